@@ -1,0 +1,18 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { databaseOptions } from './database/database.js';
+import { HealthController } from './health/health.controller.js';
+import { LensesModule } from './lenses/lenses.module.js';
+import { PagesController } from './site/pages.controller.js';
+import { SourcesModule } from './sources/sources.module.js';
+
+@Module({})
+export class AppModule {
+  static with(databaseUrl: string): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [TypeOrmModule.forRoot({ ...databaseOptions(databaseUrl), retryAttempts: 5, retryDelay: 500 }), SourcesModule, LensesModule],
+      controllers: [HealthController, PagesController],
+    };
+  }
+}

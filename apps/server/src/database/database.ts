@@ -1,0 +1,25 @@
+import type { DataSourceOptions } from 'typeorm';
+import { LensRow } from './lens.entity.js';
+import { First1700000000001 } from './migrations/1-first.js';
+import { PostRow } from './post.entity.js';
+import { Release } from './release.entity.js';
+import { Setting } from './setting.entity.js';
+import { Source } from './source.entity.js';
+import { TermRow } from './term.entity.js';
+
+export const entities = [Source, PostRow, TermRow, LensRow, Release, Setting];
+
+/** How the server speaks to PostgreSQL. Migrations run at start, all or none. */
+export function databaseOptions(url: string): DataSourceOptions {
+  return {
+    type: 'postgres',
+    url,
+    entities,
+    migrations: [First1700000000001],
+    migrationsRun: true,
+    migrationsTransactionMode: 'all',
+    synchronize: false,
+    applicationName: 'ivy-lens',
+    poolSize: 10,
+  };
+}

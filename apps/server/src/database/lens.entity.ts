@@ -1,0 +1,44 @@
+import type { Lens } from '@ivy/core';
+import {
+  Column,
+  CreateDateColumn,
+  Entity,
+  JoinColumn,
+  ManyToOne,
+  PrimaryGeneratedColumn,
+  UpdateDateColumn,
+  type Relation,
+} from 'typeorm';
+import { Source } from './source.entity.js';
+
+/** A lens and its draft. */
+@Entity('lens')
+export class LensRow {
+  @PrimaryGeneratedColumn('uuid', { primaryKeyConstraintName: 'lens_pkey' })
+  id: string;
+
+  @Column({ type: 'text', unique: true })
+  slug: string;
+
+  @Column({ type: 'text' })
+  name: string;
+
+  @Column({ name: 'source_id', type: 'uuid' })
+  sourceId: string;
+
+  @ManyToOne(() => Source, { onDelete: 'RESTRICT' })
+  @JoinColumn({ name: 'source_id', foreignKeyConstraintName: 'lens_source_fkey' })
+  source: Relation<Source>;
+
+  @Column({ type: 'jsonb' })
+  draft: Lens;
+
+  @Column({ name: 'draft_revision', type: 'integer', default: 1 })
+  draftRevision: number;
+
+  @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
+  createdAt: Date;
+
+  @UpdateDateColumn({ name: 'updated_at', type: 'timestamptz' })
+  updatedAt: Date;
+}

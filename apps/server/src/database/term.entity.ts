@@ -1,0 +1,34 @@
+import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Source } from './source.entity.js';
+
+/** A term of one field's taxonomy. */
+@Entity('term')
+export class TermRow {
+  @PrimaryColumn({ name: 'source_id', type: 'uuid', primaryKeyConstraintName: 'term_pkey' })
+  sourceId: string;
+
+  @PrimaryColumn({ type: 'text', primaryKeyConstraintName: 'term_pkey' })
+  field: string;
+
+  @PrimaryColumn({ type: 'text', primaryKeyConstraintName: 'term_pkey' })
+  slug: string;
+
+  @ManyToOne(() => Source, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'source_id', foreignKeyConstraintName: 'term_source_fkey' })
+  source: Relation<Source>;
+
+  @Column({ type: 'integer' })
+  position: number;
+
+  @Column({ type: 'text' })
+  label: string;
+
+  @Column({ type: 'text', nullable: true })
+  parent: string | null;
+
+  @Column({ type: 'boolean', default: false })
+  hidden: boolean;
+
+  @Column({ type: 'text', array: true, default: '{}' })
+  aliases: string[];
+}

@@ -1,0 +1,94 @@
+import { Body, Controller, Get, HttpCode, Options, Param, Post, Req, Res } from '@nestjs/common';
+import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import { TrialBody } from './lens.bodies.js';
+import { ResultsService, type Listing, type Ready, type Results, type Trial } from './results.service.js';
+
+@ApiTags('results')
+@Controller('api/v1/lenses/:slug')
+export class ResultsController {
+  constructor(private readonly service: ResultsService) {}
+
+  @Get('results')
+  @ApiOkResponse({ description: 'The answer of the released lens to the page’s query string.' })
+  async results(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Results | void> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    if (!isFresh(request, reply, ready.etag)) return this.service.results(ready, queryOf(request));
+  }
+
+  @Get('listing')
+  @ApiOkResponse({ description: 'Settings and answer of the released lens: all a page needs for its first paint.' })
+  async listing(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Listing | void> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    if (!isFresh(request, reply, ready.etag)) return this.service.listing(ready, queryOf(request));
+  }
+
+  @Get('draft/results')
+  @ApiOkResponse({ description: 'The answer of the draft to the page’s query string.' })
+  async draftResults(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Results | void> {
+    const ready = await this.service.ready(slug, 'draft');
+    if (!isFresh(request, reply, ready.etag)) return this.service.results(ready, queryOf(request));
+  }
+
+  @Post('draft/trial')
+  @HttpCode(200)
+  @ApiOkResponse({ description: 'Settings, answer and effects of a config that is not kept.' })
+  trial(@Param('slug') slug: string, @Body() body: TrialBody): Promise<Trial> {
+    return this.service.trial(slug, body);
+  }
+
+  @Options(['results', 'listing'])
+  @ApiExcludeEndpoint()
+  @HttpCode(204)
+  async preflight(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<void> {
+    allowOrigin(request, reply, await this.service.ready(slug, 'release'));
+    void reply.header('access-control-allow-headers', 'if-none-match').header('access-control-max-age', '86400');
+  }
+}
+
+/** The query string exactly as it came. */
+function queryOf(request: FastifyRequest): string {
+  const { url = '' } = request.raw;
+  const at = url.indexOf('?');
+  return at < 0 ? '' : url.slice(at + 1);
+}
+
+/** Sets the ETag; when the asker has this very state already, answers 304 and says true. */
+function isFresh(request: FastifyRequest, reply: FastifyReply, etag: string): boolean {
+  void reply.header('etag', etag).header('cache-control', 'no-cache');
+  const known = (request.headers['if-none-match'] ?? '').split(',').map((tag) => tag.trim().replace(/^W\//, ''));
+  if (!known.includes(etag) && !known.includes('*')) return false;
+  void reply.status(304);
+  return true;
+}
+
+/** CORS follows the lens: its pages may ask, others may not. */
+function allowOrigin(request: FastifyRequest, reply: FastifyReply, { kept }: Ready): void {
+  const { origins } = kept.lens;
+  if (origins.includes('*')) {
+    void reply.header('access-control-allow-origin', '*');
+  } else {
+    void reply.header('vary', 'origin');
+    const { origin } = request.headers;
+    if (origin && origins.includes(origin)) void reply.header('access-control-allow-origin', origin);
+  }
+  void reply.header('access-control-expose-headers', 'etag').header('cross-origin-resource-policy', 'cross-origin');
+}

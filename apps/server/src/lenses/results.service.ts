@@ -1,0 +1,92 @@
+import {
+  answer,
+  matchEffects,
+  parameterNames,
+  readAddress,
+  settingsOf,
+  type Answer,
+  type Lens,
+  type MatchEffect,
+  type Settings,
+} from '@ivy/core';
+import { Injectable } from '@nestjs/common';
+import { Problem } from '../problem/problem.js';
+import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
+import { LensKeeper, type KeptLens } from './lens-keeper.js';
+import { LensesService } from './lenses.service.js';
+
+/** The body of `results`: the answer, and which lens gave it. */
+export interface Results extends Answer {
+  lens: string;
+  release: number | null;
+  tookMs: number;
+}
+
+/** All a page needs for its first paint, in one request. */
+export interface Listing {
+  settings: Settings;
+  answer: Results;
+}
+
+export interface Trial extends Listing {
+  effects: Record<string, MatchEffect>;
+}
+
+/** A lens and the index it asks, taken once for a whole answer. */
+export interface Ready {
+  kept: KeptLens;
+  posts: KeptIndex;
+  etag: string;
+}
+
+const longestAddress = 8192;
+
+@Injectable()
+export class ResultsService {
+  constructor(
+    private readonly keeper: LensKeeper,
+    private readonly indexes: IndexKeeper,
+    private readonly lenses: LensesService,
+  ) {}
+
+  async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
+    const kept = await this.keeper.of(slug, which);
+    const posts = await this.indexes.of(kept.sourceId);
+    return { kept, posts, etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}"` };
+  }
+
+  results({ kept, posts }: Ready, address: string): Results {
+    return resultsOf(kept.slug, kept.release, kept.lens, posts, address);
+  }
+
+  listing(ready: Ready, address: string): Listing {
+    return { settings: settings(ready.kept.lens, ready.posts), answer: this.results(ready, address) };
+  }
+
+  /** Answers with a config that is not kept: what the Bench shows while one works on it. */
+  async trial(slug: string, body: { config: object; address: string }): Promise<Trial> {
+    const { lens: row, config } = await this.lenses.readFor(slug, body.config);
+    const posts = await this.indexes.of(row.sourceId);
+    const { query } = readAddress(body.address, config, posts.index);
+    return {
+      settings: settings(config, posts),
+      answer: resultsOf(slug, null, config, posts, body.address),
+      effects: matchEffects(posts.index, query),
+    };
+  }
+}
+
+function settings(lens: Lens, { index }: KeptIndex): Settings {
+  return settingsOf(lens, index.fields, parameterNames(lens).keys());
+}
+
+function resultsOf(slug: string, release: number | null, lens: Lens, { index }: KeptIndex, address: string): Results {
+  if (address.length > longestAddress) {
+    throw new Problem(414, 'address-too-long', `The address is longer than ${longestAddress} characters. Take some choices away.`);
+  }
+  const start = performance.now();
+  const { query, notices } = readAddress(address, lens, index);
+  const found = answer(index, query, notices);
+  const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
+  return { lens: slug, release, ...found, tookMs };
+}

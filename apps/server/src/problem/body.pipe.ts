@@ -1,0 +1,20 @@
+import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import { Problem, type FieldProblem } from './problem.js';
+
+/** Checks every body by its class. Unknown fields are refused; each bad field is told by a JSON pointer. */
+export const bodyPipe = new ValidationPipe({
+  whitelist: true,
+  forbidNonWhitelisted: true,
+  transform: true,
+  exceptionFactory: (errors) =>
+    new Problem(400, 'bad-body', 'Some fields of the body are not right. See errors.', errors.flatMap((e) => flatten(e, ''))),
+});
+
+function flatten(error: ValidationError, above: string): FieldProblem[] {
+  const pointer = `${above}/${error.property.replace(/~/g, '~0').replace(/\//g, '~1')}`;
+  const own = Object.entries(error.constraints ?? {}).map(([rule, text]) => ({
+    pointer,
+    message: rule === 'whitelistValidation' ? 'is not known here' : text,
+  }));
+  return [...own, ...(error.children ?? []).flatMap((child) => flatten(child, pointer))];
+}

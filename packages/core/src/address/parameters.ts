@@ -1,0 +1,50 @@
+/** One `name=value` of an address, and the very text it came as. */
+export interface Parameter {
+  name: string;
+  value: string;
+  raw: string;
+}
+
+/**
+ * Splits a query string as `application/x-www-form-urlencoded` does. Never throws: a broken escape stays as it
+ * stands, and an empty piece (`a=1&&b=2`) is passed over.
+ * @param address  with or without its leading `?`
+ */
+export function splitAddress(address: string): Parameter[] {
+  const query = address.startsWith('?') ? address.slice(1) : address;
+  const parameters: Parameter[] = [];
+  for (const raw of query.split('&')) {
+    if (raw === '') continue;
+    const at = raw.indexOf('=');
+    const name = at < 0 ? raw : raw.slice(0, at);
+    const value = at < 0 ? '' : raw.slice(at + 1);
+    parameters.push({ name: decode(name), value: decode(value), raw });
+  }
+  return parameters;
+}
+
+/** Writes one piece of an address. `,` `/` `:` and `.` stay readable; a space is `+`. */
+export function encodePart(text: string): string {
+  // A lone surrogate has no UTF-8 form; the replacement character stands in, as in the URL standard.
+  return encodeURIComponent(text.replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd'))
+    .replace(/%20/g, '+')
+    .replace(/%2C/g, ',')
+    .replace(/%2F/g, '/')
+    .replace(/%3A/g, ':');
+}
+
+function decode(text: string): string {
+  const spaced = text.replace(/\+/g, ' ');
+  if (!spaced.includes('%')) return spaced;
+  try {
+    return decodeURIComponent(spaced);
+  } catch {
+    return spaced.replace(/(?:%[0-9a-fA-F]{2})+/g, (run) => {
+      try {
+        return decodeURIComponent(run);
+      } catch {
+        return run;
+      }
+    });
+  }
+}

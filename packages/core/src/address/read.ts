@@ -1,0 +1,184 @@
+import type { Facet, Lens, TermFacet } from '../model/lens.js';
+import { isSingle, isSwitch } from '../model/lens.js';
+import type { Notice, Query, Selection } from '../model/query.js';
+import { byCodeUnits } from '../text/slug.js';
+import { splitAddress, type Parameter } from './parameters.js';
+
+/** Most values one facet takes from an address. */
+export const maxValues = 50;
+/** Most characters an address may have; beyond, a server answers 414. */
+export const maxAddress = 8192;
+
+/** What reading an address asks of an index: which terms a field has. */
+export interface Vocabulary {
+  /** The term's present slug when `slug` is one, or was one before; null when the field never had it. */
+  termOf(field: string, slug: string): string | null;
+  /** Slugs of the terms above a term, nearest first. */
+  ancestorsOf(field: string, slug: string): readonly string[];
+}
+
+export interface AddressReading {
+  query: Query;
+  notices: Notice[];
+  /** Parameters that are not the lens's, as they came, in their order. */
+  foreign: string[];
+}
+
+/**
+ * Reads an address into a query. Never throws: what can't be read is dropped and noted, and the rest applies.
+ * @param address  the page's whole query string, with or without `?`
+ */
+export function readAddress(address: string, lens: Lens, vocabulary: Vocabulary): AddressReading {
+  const notices: Notice[] = [];
+  const names = parameterNames(lens);
+  const foreign: string[] = [];
+  const values = new Map<Facet, string[]>();
+  let sort: string | null = null;
+  let page = 1;
+
+  if (address.length > maxAddress) {
+    notices.push({ code: 'too-long', text: `The address is longer than ${maxAddress} characters and was not read.` });
+    return { query: { lens, selections: {}, sort, page }, notices, foreign };
+  }
+
+  for (const parameter of splitAddress(address)) {
+    const target = names.get(parameter.name);
+    if (!target) foreign.push(parameter.raw);
+    else if (target === 'sort') sort = readSort(parameter, lens, notices) ?? sort;
+    else if (target === 'page') page = readPage(parameter, notices);
+    else {
+      if (target.moved && parameter.value !== '') {
+        notices.push({
+          code: 'moved',
+          facet: target.facet.key,
+          value: parameter.name,
+          text: `“${parameter.name}” is now called “${target.facet.key}”.`,
+        });
+      }
+      const all = values.get(target.facet) ?? [];
+      all.push(...parameter.value.split(',').filter((value) => value !== ''));
+      values.set(target.facet, all);
+    }
+  }
+
+  const selections: Record<string, Selection> = {};
+  for (const facet of lens.facets) {
+    const found = values.get(facet);
+    const selection = found && readSelection(facet, found, vocabulary, notices);
+    if (selection) selections[facet.key] = selection;
+  }
+  return { query: { lens, selections, sort, page }, notices, foreign };
+}
+
+type Target = 'sort' | 'page' | { facet: Facet; moved: boolean };
+
+/** Which parameter names are the lens's own, old names included. A present name wins over an old one. */
+export function parameterNames(lens: Lens): Map<string, Target> {
+  const { prefix } = lens.address;
+  const names = new Map<string, Target>();
+  for (const facet of lens.facets) {
+    for (const alias of facet.aliases) names.set(prefix + alias, { facet, moved: true });
+  }
+  names.set(prefix + lens.address.page, 'page');
+  names.set(prefix + lens.address.sort, 'sort');
+  for (const facet of lens.facets) names.set(prefix + facet.key, { facet, moved: false });
+  return names;
+}
+
+/** Drops every chosen term that has a chosen term below it: choosing a child narrows its parent. */
+export function deepest(terms: readonly string[], ancestorsOf: (term: string) => readonly string[]): string[] {
+  const above = new Set(terms.flatMap((term) => ancestorsOf(term)));
+  return terms.filter((term) => !above.has(term));
+}
+
+function readSelection(
+  facet: Facet,
+  found: string[],
+  vocabulary: Vocabulary,
+  notices: Notice[],
+): Selection | undefined {
+  let values = [...new Set(found)];
+  if (values.length > maxValues) {
+    notices.push({
+      code: 'too-many',
+      facet: facet.key,
+      text: `Only the first ${maxValues} choices of “${facet.key}” were taken.`,
+    });
+    values = values.slice(0, maxValues);
+  }
+  return isSwitch(facet)
+    ? readSwitch(facet.key, values, notices)
+    : readTerms(facet, values, vocabulary, notices);
+}
+
+function readSwitch(key: string, values: string[], notices: Notice[]): Selection | undefined {
+  let on: boolean | undefined;
+  for (const value of values) {
+    if (value !== 'yes' && value !== 'no') {
+      notices.push({
+        code: 'bad-switch',
+        facet: key,
+        value,
+        text: `“${value}” was passed over: “${key}” takes yes or no.`,
+      });
+    } else if (on === undefined) on = value === 'yes';
+    else notices.push(singleChoice(key, value));
+  }
+  return on === undefined ? undefined : { type: 'switch', on };
+}
+
+function readTerms(
+  facet: TermFacet,
+  values: string[],
+  vocabulary: Vocabulary,
+  notices: Notice[],
+): Selection | undefined {
+  const terms: string[] = [];
+  for (const value of values) {
+    const term = vocabulary.termOf(facet.field, value);
+    if (term === null) {
+      notices.push({
+        code: 'unknown-term',
+        facet: facet.key,
+        value,
+        text: `“${value}” is not a term of “${facet.key}”, so it was passed over.`,
+      });
+      continue;
+    }
+    if (term !== value) {
+      notices.push({ code: 'moved', facet: facet.key, value, text: `“${value}” is now called “${term}”.` });
+    }
+    if (!terms.includes(term)) terms.push(term);
+  }
+  if (terms.length === 0) return undefined;
+  const kept = deepest(terms, (term) => vocabulary.ancestorsOf(facet.field, term));
+  if (!isSingle(facet)) return { type: 'terms', terms: kept.sort(byCodeUnits) };
+  for (const term of kept.slice(1)) notices.push(singleChoice(facet.key, term));
+  return { type: 'term', term: kept[0]! };
+}
+
+function singleChoice(facet: string, value: string): Notice {
+  return {
+    code: 'single-choice',
+    facet,
+    value,
+    text: `“${facet}” takes one choice, so “${value}” was passed over.`,
+  };
+}
+
+function readSort(parameter: Parameter, lens: Lens, notices: Notice[]): string | null {
+  const { value } = parameter;
+  if (value === '') return null;
+  if (lens.sort.options.some((option) => option.key === value)) return value;
+  notices.push({ code: 'unknown-sort', value, text: `“${value}” is not an order this listing has.` });
+  return null;
+}
+
+function readPage(parameter: Parameter, notices: Notice[]): number {
+  const { value } = parameter;
+  if (value === '') return 1;
+  const page = /^\d{1,9}$/.test(value) ? Number(value) : 0;
+  if (page >= 1) return page;
+  notices.push({ code: 'page-clamped', value, text: `“${value}” is not a page, so page 1 is shown.` });
+  return 1;
+}

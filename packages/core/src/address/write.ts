@@ -1,0 +1,32 @@
+import { defaultSort } from '../model/lens.js';
+import type { Query, Selection } from '../model/query.js';
+import { encodePart } from './parameters.js';
+
+/**
+ * Writes the canonical address of a query: facets in the lens's order, then sort, then page. Defaults are left
+ * out, so a query with nothing chosen gives ''. Parameters that are not the lens's are the caller's to keep.
+ */
+export function writeAddress(query: Query): string {
+  const { lens } = query;
+  const { prefix } = lens.address;
+  const parts: string[] = [];
+  const add = (name: string, value: string) => parts.push(`${encodePart(prefix + name)}=${value}`);
+  for (const facet of lens.facets) {
+    const selection = query.selections[facet.key];
+    if (selection) add(facet.key, writeSelection(selection));
+  }
+  if (query.sort !== null && query.sort !== defaultSort(lens)?.key) add(lens.address.sort, encodePart(query.sort));
+  if (query.page > 1) add(lens.address.page, String(query.page));
+  return parts.join('&');
+}
+
+function writeSelection(selection: Selection): string {
+  switch (selection.type) {
+    case 'terms':
+      return selection.terms.map(encodePart).join(',');
+    case 'term':
+      return encodePart(selection.term);
+    case 'switch':
+      return selection.on ? 'yes' : 'no';
+  }
+}

@@ -1,0 +1,63 @@
+import { eachBit, hasBit, type Bits } from '../index/bits.js';
+import type { PostIndex } from '../index/post-index.js';
+import type { Item, ItemValue } from '../model/answer.js';
+import type { Lens, SortOption } from '../model/lens.js';
+import { fieldWithRole, type Post } from '../model/post.js';
+
+/** Post numbers of one page, in the order asked for. */
+export function pageOf(
+  index: PostIndex,
+  matched: Bits,
+  sort: SortOption | null,
+  start: number,
+  size: number,
+): number[] {
+  const page: number[] = [];
+  let seen = 0;
+  const take = (post: number) => {
+    if (seen++ >= start) page.push(post);
+    return page.length < size;
+  };
+  const published = fieldWithRole(index.fields, 'published');
+  if (!sort || (sort.field === published?.key && sort.order === 'desc')) {
+    // posts are numbered in this very order
+    eachBit(matched, take);
+    return page;
+  }
+  for (const post of index.order(sort.field, sort.order)) {
+    if (hasBit(matched, post) && !take(post)) break;
+  }
+  return page;
+}
+
+/** What a card shows of a post. */
+export function itemOf(index: PostIndex, lens: Lens, post: Post): Item {
+  const title = fieldWithRole(index.fields, 'title');
+  const link = fieldWithRole(index.fields, 'link');
+  const fields: Record<string, ItemValue> = {};
+  for (const part of lens.card.parts) {
+    const value = itemValue(index, post, part.field);
+    if (value !== undefined) fields[part.field] = value;
+  }
+  return {
+    id: post.id,
+    title: (title && textOf(post, title.key)) ?? post.id,
+    link: (link && textOf(post, link.key)) ?? null,
+    fields,
+  };
+}
+
+function itemValue(index: PostIndex, post: Post, key: string): ItemValue | undefined {
+  const value = post.values[key];
+  if (!Array.isArray(value)) return value;
+  const column = index.column(key);
+  return value.flatMap((slug) => {
+    const number = column.numbers.get(slug);
+    return number === undefined ? [] : [{ slug: column.terms[number]!.slug, label: column.terms[number]!.label }];
+  });
+}
+
+function textOf(post: Post, key: string): string | undefined {
+  const value = post.values[key];
+  return typeof value === 'string' && value !== '' ? value : undefined;
+}

@@ -1,0 +1,38 @@
+import { addTerm } from '../index/term-column.js';
+import { andBits, clearBit, eachBit, emptyBits, fullBits, setBit, type Bits } from '../index/bits.js';
+import type { PostIndex } from '../index/post-index.js';
+import type { Lens } from '../model/lens.js';
+
+/**
+ * The posts a lens sees. `where` entries combine by AND, the terms of one by OR; then `exclude` takes single
+ * posts away; then `limit` keeps the newest.
+ */
+export function scopeOf(index: PostIndex, lens: Lens): Bits {
+  const { where, exclude, limit } = lens.scope;
+  let scope = fullBits(index.size);
+  for (const { field, is } of where) {
+    const column = index.column(field);
+    const allowed = emptyBits(index.size);
+    for (const slug of is) {
+      const term = column.numbers.get(slug);
+      if (term !== undefined) addTerm(column, term, allowed);
+    }
+    scope = andBits(scope, allowed);
+  }
+  for (const id of exclude) {
+    const post = index.numberOf(id);
+    if (post !== undefined) clearBit(scope, post);
+  }
+  return limit === undefined ? scope : firstBits(scope, limit);
+}
+
+function firstBits(bits: Bits, limit: number): Bits {
+  const result = new Uint32Array(bits.length);
+  let kept = 0;
+  eachBit(bits, (post) => {
+    if (kept++ >= limit) return false;
+    setBit(result, post);
+    return true;
+  });
+  return result;
+}

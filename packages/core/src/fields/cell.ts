@@ -1,0 +1,61 @@
+/** A record as a reader of some format gives it: values by field name, before anything is known of types. */
+export type RawRecord = Record<string, unknown>;
+
+/** Whether a raw value counts as left empty. */
+export function isEmpty(raw: unknown): boolean {
+  return (
+    raw === undefined ||
+    raw === null ||
+    (typeof raw === 'string' && raw.trim() === '') ||
+    (Array.isArray(raw) && raw.every(isEmpty))
+  );
+}
+
+/** A raw value as one line of text: what a person would see in the cell. */
+export function cellText(raw: unknown): string {
+  if (typeof raw === 'string') return raw.trim().replace(/\s+/g, ' ');
+  if (typeof raw === 'number' || typeof raw === 'boolean') return String(raw);
+  if (Array.isArray(raw)) return raw.map(cellText).filter(Boolean).join(' | ');
+  return isObject(raw) ? nameOf(raw) : '';
+}
+
+/** The texts a raw value holds: the entries of a list, or the one value. */
+export function cellTexts(raw: unknown, separator: string | null): string[] {
+  const parts = Array.isArray(raw) ? raw.map(cellText) : splitCell(cellText(raw), separator);
+  return parts.map((part) => part.trim()).filter((part) => part !== '');
+}
+
+function splitCell(text: string, separator: string | null): string[] {
+  return separator === null ? [text] : text.split(separator);
+}
+
+/** Reads a plain number in figures: `12`, `-0.5`, `1,250.5`; null for anything else, figures with a leading 0 too. */
+export function readNumber(raw: unknown): number | null {
+  if (typeof raw === 'number') return Number.isFinite(raw) ? raw : null;
+  if (typeof raw !== 'string') return null;
+  const text = raw.trim();
+  if (/^[+-]?(0|[1-9]\d*)(\.\d+)?$/.test(text)) return Number(text);
+  return /^[+-]?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(text) ? Number(text.replace(/,/g, '')) : null;
+}
+
+/** Reads yes or no. Bare 1 and 0 are numbers, not answers. */
+export function readBoolean(raw: unknown): boolean | null {
+  if (typeof raw === 'boolean') return raw;
+  if (typeof raw !== 'string') return null;
+  const text = raw.trim().toLowerCase();
+  if (['yes', 'true', 'y'].includes(text)) return true;
+  return ['no', 'false', 'n'].includes(text) ? false : null;
+}
+
+function isObject(raw: unknown): raw is Record<string, unknown> {
+  return typeof raw === 'object' && raw !== null;
+}
+
+/** An object among values (a term, an author, a picture) goes by its name. */
+function nameOf(raw: Record<string, unknown>): string {
+  for (const key of ['name', 'label', 'title', 'url', 'src', 'href', 'slug', 'id']) {
+    const value = raw[key];
+    if (typeof value === 'string' || typeof value === 'number') return String(value).trim();
+  }
+  return '';
+}

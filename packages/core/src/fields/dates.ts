@@ -1,0 +1,76 @@
+/** How the dates of a field are written where a file leaves it open: 3/4/2026 is 3 April or March 4. */
+export type DayFirst = boolean;
+
+const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/**
+ * Reads a calendar day: `2026-03-05`, `2026/3/5`, `5.3.2026`, `5/3/2026`, `5 March 2026`, `March 5, 2026`.
+ * @returns `YYYY-MM-DD`, or null when it is no day that exists
+ */
+export function readDay(text: string, dayFirst: DayFirst): string | null {
+  const t = text.trim();
+  let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$/.exec(t);
+  if (m) return day(Number(m[1]), Number(m[2]), Number(m[3]));
+  m = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4})$/.exec(t);
+  if (m) {
+    const [a, b] = [Number(m[1]), Number(m[3])];
+    return dayFirst || m[2] === '.' ? day(Number(m[4]), b, a) : day(Number(m[4]), a, b);
+  }
+  m = /^(?:\p{L}+,?\s+)?(\d{1,2})(?:st|nd|rd|th)?\.?\s+(\p{L}{3,9})\.?,?\s+(\d{4})$/u.exec(t);
+  if (m) return day(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
+  m = /^(\p{L}{3,9})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/u.exec(t);
+  return m ? day(Number(m[3]), monthNumber(m[1]!), Number(m[2])) : null;
+}
+
+/**
+ * Reads a moment: an ISO 8601 day and time (`T` or a space between), with `Z`, an offset, or no zone, or the
+ * mail form of feeds (`Sat, 07 Mar 2026 10:00:00 +0100`).
+ * @returns `YYYY-MM-DDTHH:mm:ss` and its zone as it came
+ */
+export function readMoment(text: string): string | null {
+  const t = text.trim();
+  let m = /^(\d{4})-(\d{2})-(\d{2})[T ](\d{2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s?(Z|[+-]\d{2}:?\d{2})?$/i.exec(t);
+  if (m) {
+    const date = day(Number(m[1]), Number(m[2]), Number(m[3]));
+    return date && join(date, m[4]!, m[5]!, m[6], m[7]);
+  }
+  m = /^(?:\p{L}{3},\s+)?(\d{1,2})\s+(\p{L}{3})\s+(\d{4})\s+(\d{2}):(\d{2})(?::(\d{2}))?\s+(GMT|UTC|Z|[+-]\d{4})$/iu.exec(t);
+  if (!m) return null;
+  const date = day(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
+  return date && join(date, m[4]!, m[5]!, m[6], /^[+-]/.test(m[7]!) ? m[7] : 'Z');
+}
+
+/** Whether a field's slashed days must be read month first: some have a second figure above 12, none a first. */
+export function readsDayFirst(samples: readonly string[]): DayFirst {
+  let monthFirst = 0;
+  let dayFirst = 0;
+  for (const sample of samples) {
+    const m = /^(\d{1,2})[/-](\d{1,2})[/-]\d{4}$/.exec(sample.trim());
+    if (!m) continue;
+    if (Number(m[1]) > 12) dayFirst++;
+    else if (Number(m[2]) > 12) monthFirst++;
+  }
+  return monthFirst <= dayFirst;
+}
+
+function join(date: string, hour: string, minute: string, second = '00', zone = ''): string | null {
+  if (Number(hour) > 23 || Number(minute) > 59 || Number(second) > 59) return null;
+  const offset = zone.toUpperCase().replace(/^([+-]\d{2})(\d{2})$/, '$1:$2');
+  return `${date}T${hour}:${minute}:${second}${offset}`;
+}
+
+function monthNumber(name: string): number {
+  return months.indexOf(name.slice(0, 3).toLowerCase()) + 1;
+}
+
+function day(year: number, month: number, date: number): string | null {
+  if (year < 1 || month < 1 || month > 12 || date < 1 || date > daysIn(year, month)) return null;
+  const pad = (n: number, width: number) => String(n).padStart(width, '0');
+  return `${pad(year, 4)}-${pad(month, 2)}-${pad(date, 2)}`;
+}
+
+/** Days in a month of the Gregorian calendar. */
+export function daysIn(year: number, month: number): number {
+  if (month === 2) return (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0 ? 29 : 28;
+  return [4, 6, 9, 11].includes(month) ? 30 : 31;
+}

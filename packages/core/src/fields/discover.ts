@@ -1,0 +1,169 @@
+import type { Field, FieldRole, FieldType } from '../model/post.js';
+import { fold, humanise } from '../text/slug.js';
+import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord } from './cell.js';
+import { readDay, readMoment } from './dates.js';
+
+/** Records looked at to tell a field's type. More would not change the answer, only the wait. */
+const sampleSize = 5000;
+
+interface Column {
+  key: string;
+  /** Raw values that are not empty. */
+  raw: unknown[];
+  texts: string[];
+  distinct: number;
+  records: number;
+}
+
+/**
+ * Tells what fields records have: type, separators, and which field has which role.
+ * @param records  as read from a file; values of any JSON kind
+ */
+export function discoverFields(records: readonly RawRecord[]): Field[] {
+  const columns = columnsOf(records);
+  const fields = columns.map(fieldOf);
+  giveRoles(fields, columns);
+  return fields;
+}
+
+function columnsOf(records: readonly RawRecord[]): Column[] {
+  const step = Math.max(1, Math.floor(records.length / sampleSize));
+  const sample = records.filter((_, i) => i % step === 0);
+  const keys = new Set<string>();
+  for (const record of records) for (const key of Object.keys(record)) keys.add(key);
+  return [...keys].map((key) => {
+    const raw = sample.map((record) => record[key]).filter((value) => !isEmpty(value));
+    const texts = raw.map(cellText);
+    return { key, raw, texts, distinct: new Set(texts).size, records: sample.length };
+  });
+}
+
+function fieldOf(column: Column): Field {
+  const base: Field = {
+    key: column.key,
+    label: humanise(column.key),
+    type: 'text',
+    role: null,
+    multiple: false,
+    tree: false,
+    separator: null,
+    pathSeparator: null,
+  };
+  if (column.raw.length === 0) return base;
+  if (column.raw.some(Array.isArray)) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
+  const plain = plainType(column);
+  if (plain) return { ...base, type: plain };
+  return { ...base, ...termsOf(column) };
+}
+
+/** The type of a field that holds no terms; null when it may hold some. */
+function plainType(column: Column): FieldType | null {
+  const share = (reads: (text: string, raw: unknown) => boolean) =>
+    column.texts.filter((text, i) => reads(text, column.raw[i])).length / column.texts.length;
+  if (share((_, raw) => readBoolean(raw) !== null) === 1) return 'boolean';
+  if (share((_, raw) => readNumber(raw) !== null) >= 0.95) return 'number';
+  // a date field stays one with a few slips in it: they are shown as findings, not as a reason to give up
+  const days = share((text) => readDay(text, true) !== null || readDay(text, false) !== null);
+  const moments = share((text) => readMoment(text) !== null);
+  if (days + moments >= 0.8) return moments > 0 ? 'datetime' : 'date';
+  if (share(isPictureAddress) >= 0.8) return 'image';
+  if (share(isAddress) >= 0.8) return /image|picture|photo|thumb/i.test(column.key) ? 'image' : 'link';
+  if (share((text) => /<\/?[a-z][^>]*>/i.test(text)) >= 0.3) return 'html';
+  return null;
+}
+
+function isAddress(text: string): boolean {
+  return /^(https?:\/\/|\.{0,2}\/)\S+$/i.test(text);
+}
+
+function isPictureAddress(text: string): boolean {
+  return /^\S+\.(avif|gif|jpe?g|png|svg|webp)([?#]\S*)?$/i.test(text);
+}
+
+/** Tells terms from running text, and finds what parts them. */
+function termsOf(column: Column): Partial<Field> {
+  for (const separator of ['|', ';']) {
+    if (column.texts.some((text) => text.includes(separator)) && areTerms(column, separator)) {
+      return { type: 'terms', multiple: true, separator, ...pathOf(column, separator) };
+    }
+  }
+  const path = pathOf(column, null);
+  if (path.tree && averageLength(column.texts) <= 120) return { type: 'terms', ...path };
+  return areTerms(column, null) ? { type: 'terms' } : { type: 'text' };
+}
+
+/** Short texts that come back again and again are terms. */
+function areTerms(column: Column, separator: string | null): boolean {
+  const pieces = column.raw.flatMap((raw) => cellTexts(raw, separator));
+  if (pieces.length === 0 || averageLength(pieces) > 40 || pieces.some((piece) => piece.length > 120)) return false;
+  if (titleNames.test(column.key) || textNames.test(column.key)) return false;
+  const distinct = new Set(pieces).size;
+  return distinct <= 12 ? distinct < pieces.length : distinct <= pieces.length * 0.5;
+}
+
+function pathOf(column: Column, separator: string | null): Pick<Field, 'tree' | 'pathSeparator'> {
+  const pieces = column.raw.flatMap((raw) => cellTexts(raw, separator));
+  for (const pathSeparator of ['>', '›', '/']) {
+    const mark = pathSeparator === '/' ? / \/ / : new RegExp(`\\s*${pathSeparator}\\s*`);
+    const paths = pieces.filter((piece) => mark.test(piece)).length;
+    if (paths >= pieces.length * 0.3 && paths > 0) return { tree: true, pathSeparator };
+  }
+  return { tree: false, pathSeparator: null };
+}
+
+function averageLength(texts: readonly string[]): number {
+  return texts.reduce((sum, text) => sum + text.length, 0) / Math.max(1, texts.length);
+}
+
+const titleNames = /^(title|name|headline|subject|heading)$/i;
+const textNames = /^(summary|excerpt|description|teaser|abstract|lead|body|content|text)$/i;
+
+/** How a field is known for a role: by name first, in this order, then by what it holds. */
+const roleNames: readonly [FieldRole, RegExp][] = [
+  ['id', /^(id|guid|uuid|uid|key|slug|.+[_-]id)$/i],
+  ['title', titleNames],
+  ['link', /^(link|url|permalink|href|uri)$/i],
+  ['image', /^(image|picture|photo|thumbnail|cover|img)/i],
+  ['published', /^(published|publish|pubdate|posted|date|created|issued)/i],
+  ['summary', /^(summary|excerpt|description|teaser|abstract|lead)$/i],
+  ['body', /^(body|content|text|html|content_html)$/i],
+  ['author', /^(author|by|byline|writer|creator)/i],
+];
+
+const roleTypes: Record<FieldRole, readonly FieldType[]> = {
+  id: ['text', 'number', 'link', 'terms'],
+  title: ['text', 'html'],
+  summary: ['text', 'html'],
+  body: ['text', 'html'],
+  link: ['link'],
+  image: ['image', 'link'],
+  published: ['date', 'datetime'],
+  author: ['text', 'terms'],
+};
+
+function giveRoles(fields: Field[], columns: readonly Column[]): void {
+  const free = (role: FieldRole) => !fields.some((field) => field.role === role);
+  const fits = (field: Field, role: FieldRole) => field.role === null && roleTypes[role].includes(field.type);
+  const unique = (i: number) => columns[i]!.distinct === columns[i]!.records;
+  for (const [role, name] of roleNames) {
+    const i = fields.findIndex((field, i) => name.test(field.key) && fits(field, role) && (role !== 'id' || unique(i)));
+    if (i < 0) continue;
+    fields[i]!.role = role;
+    // an id is a name for a post, never a choice for a visitor, however its values look
+    if (role === 'id' && fields[i]!.type === 'terms') fields[i]!.type = 'text';
+    if (role === 'image') fields[i]!.type = 'image';
+  }
+  const giveFirst = (role: FieldRole, suits: (field: Field, i: number) => boolean) => {
+    const field = free(role) ? fields.find((field, i) => fits(field, role) && suits(field, i)) : undefined;
+    if (field) field.role = role;
+  };
+  giveFirst('title', (field, i) => field.type === 'text' && averageLength(columns[i]!.texts) <= 120 && !looksLikeKey(columns[i]!));
+  giveFirst('link', () => true);
+  giveFirst('image', (field) => field.type === 'image');
+  giveFirst('published', () => true);
+  giveFirst('summary', (_, i) => averageLength(columns[i]!.texts) > 40);
+}
+
+function looksLikeKey(column: Column): boolean {
+  return column.texts.every((text) => /^\S+$/.test(text) && /[\d_-]|^[a-z]+$/.test(fold(text)) && !/\s/.test(text));
+}

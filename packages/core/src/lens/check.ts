@@ -1,0 +1,58 @@
+import { isSwitch, type Lens } from '../model/lens.js';
+import type { Field } from '../model/post.js';
+import { step, type ShapeProblem } from '../shape/shape.js';
+
+/**
+ * Checks what a shape alone can't know: that the fields a lens names are in its source, and that no two of its
+ * address names are the same.
+ */
+export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] {
+  const byKey = new Map(fields.map((field) => [field.key, field]));
+  const problems: ShapeProblem[] = [];
+  const needsField = (key: string, pointer: string) => {
+    if (byKey.has(key)) return;
+    const near = nearestKey(key, [...byKey.keys()]);
+    const hint = near ? `; did you mean “${near}”?` : '';
+    problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
+  };
+  lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
+  lens.facets.forEach((facet, i) => {
+    needsField(facet.field, `/facets/${i}/field`);
+    const field = byKey.get(facet.field);
+    if (isSwitch(facet) && field && field.type !== 'boolean') {
+      problems.push({ pointer: `/facets/${i}/field`, message: `must be a yes/no field for a switch, and “${field.key}” is not` });
+    }
+  });
+  lens.sort.options.forEach((option, i) => needsField(option.field, `/sort/options/${i}/field`));
+  lens.card.parts.forEach((part, i) => needsField(part.field, `/card/parts/${i}/field`));
+  if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
+    problems.push({ pointer: '/sort/default', message: `names no sort option: “${lens.sort.default}”` });
+  }
+  return [...problems, ...nameClashes(lens)];
+}
+
+function nameClashes(lens: Lens): ShapeProblem[] {
+  const problems: ShapeProblem[] = [];
+  const taken = new Map<string, string>();
+  const take = (name: string, pointer: string) => {
+    const other = taken.get(name);
+    if (other !== undefined) problems.push({ pointer, message: `“${name}” is an address name already, at ${other}` });
+    else taken.set(name, pointer);
+  };
+  take(lens.address.sort, '/address/sort');
+  take(lens.address.page, '/address/page');
+  lens.facets.forEach((facet, i) => take(facet.key, `/facets/${i}/key`));
+  lens.facets.forEach((facet, i) => facet.aliases.forEach((alias, a) => take(alias, step(`/facets/${i}/aliases`, a))));
+  const sortKeys = new Set<string>();
+  lens.sort.options.forEach((option, i) => {
+    if (sortKeys.has(option.key)) problems.push({ pointer: `/sort/options/${i}/key`, message: `“${option.key}” is there twice` });
+    sortKeys.add(option.key);
+  });
+  return problems;
+}
+
+/** The key that differs only in case, spaces or punctuation, if there is one. */
+function nearestKey(key: string, keys: readonly string[]): string | undefined {
+  const bare = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+  return keys.find((other) => bare(other) === bare(key));
+}

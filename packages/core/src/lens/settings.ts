@@ -1,0 +1,52 @@
+import { isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
+import { wordsOf, type Texts } from '../model/texts.js';
+import type { Field } from '../model/post.js';
+
+/** What a page needs to know of one facet to draw it. */
+export interface FacetSettings {
+  key: string;
+  kind: FacetKind;
+  label: string;
+  visible: boolean;
+  single: boolean;
+  counts: boolean;
+  zero: 'mute' | 'hide' | 'keep';
+}
+
+/** What a page needs to know of a lens besides its answers. Changes only with the release. */
+export interface Settings {
+  facets: FacetSettings[];
+  sort: { key: string; label: string }[];
+  paging: Lens['paging'];
+  card: CardPart[];
+  look: Lens['look'];
+  texts: Texts;
+  address: Lens['address'];
+  /** Every parameter name that is the lens's own, old names and prefix included. */
+  names: string[];
+  language: string;
+}
+
+/** Draws from a lens what a page may see of it. */
+export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable<string>): Settings {
+  const labels = new Map(fields.map((field) => [field.key, field.label]));
+  return {
+    facets: lens.facets.map((facet) => ({
+      key: facet.key,
+      kind: facet.kind,
+      label: facet.label || labels.get(facet.field) || facet.key,
+      visible: facet.visible,
+      single: isSwitch(facet) || isSingle(facet),
+      counts: facet.counts,
+      zero: facet.zero,
+    })),
+    sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
+    paging: lens.paging,
+    card: lens.card.parts,
+    look: lens.look,
+    texts: wordsOf(lens.texts),
+    address: lens.address,
+    names: [...names],
+    language: lens.language,
+  };
+}

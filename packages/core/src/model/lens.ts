@@ -1,0 +1,168 @@
+import {
+  choice,
+  flag,
+  list,
+  object,
+  optional,
+  readShape,
+  table,
+  text,
+  variant,
+  whole,
+  withDefault,
+  type JsonSchema,
+  type ShapeProblem,
+  type TypeOf,
+} from '../shape/shape.js';
+import { textsShape } from './texts.js';
+
+/*
+ * The one definition of a lens's config. Types, validation, defaults and the JSON Schema all come from here.
+ */
+
+const addressName = text({
+  min: 1,
+  max: 60,
+  pattern: /^[\p{Ll}\p{Lo}\p{N}][\p{Ll}\p{Lo}\p{M}\p{N}_-]*$/u,
+  says: 'must be lower-case letters, digits, hyphens or underscores, and begin with a letter or digit',
+});
+const fieldKey = text({ min: 1, max: 120 });
+const slug = text({ min: 1, max: 120 });
+
+const common = {
+  /** Its name in the address too. */
+  key: addressName,
+  /** Empty: the field's own label. */
+  label: withDefault(text({ max: 120 }), () => ''),
+  /** Address names it had before; they keep working. */
+  aliases: withDefault(list(addressName, 20), () => []),
+  visible: withDefault(flag(), () => true),
+};
+
+const terms = {
+  ...common,
+  field: fieldKey,
+  match: withDefault(choice('any', 'all'), () => 'any' as const),
+  counts: withDefault(flag(), () => true),
+  zero: withDefault(choice('mute', 'hide', 'keep'), () => 'mute' as const),
+  order: withDefault(choice('given', 'label', 'count'), () => 'given' as const),
+  /** Empty: every term. */
+  only: withDefault(list(slug, 5000), () => []),
+  hide: withDefault(list(slug, 5000), () => []),
+  /** Own labels by term. */
+  labels: withDefault(table(text({ min: 1, max: 200 }), 5000), () => ({})),
+};
+const single = withDefault(flag(), () => false);
+
+const facetShape = variant('kind', {
+  checkboxes: object(terms),
+  radios: object(terms),
+  dropdown: object({ ...terms, single }),
+  buttons: object({ ...terms, single }),
+  tree: object({ ...terms, single }),
+  switch: object({ ...common, field: fieldKey, counts: terms.counts, zero: terms.zero }),
+});
+
+const sortOption = object({
+  key: addressName,
+  label: text({ min: 1, max: 120 }),
+  field: fieldKey,
+  order: withDefault(choice('asc', 'desc'), () => 'asc' as const),
+});
+
+const cardPart = object({
+  show: choice('picture', 'title', 'text', 'date', 'terms', 'number', 'yes-no'),
+  field: fieldKey,
+  /** For a number: a word after it, such as `min`. For a yes-no: the words shown when it is yes. */
+  words: withDefault(text({ max: 60 }), () => ''),
+});
+
+const lensShape = object({
+  version: withDefault(choice(1), () => 1 as const),
+  scope: withDefault(
+    object({
+      where: withDefault(list(object({ field: fieldKey, is: list(slug, 500) }), 20), () => []),
+      exclude: withDefault(list(text({ min: 1, max: 500 }), 5000), () => []),
+      limit: optional(whole(1, 10_000_000)),
+    }),
+    () => ({ where: [], exclude: [] }),
+  ),
+  facets: withDefault(list(facetShape, 60), () => []),
+  sort: withDefault(
+    object({
+      options: withDefault(list(sortOption, 30), () => []),
+      /** Key of an option; empty: the first one. */
+      default: withDefault(text({ max: 60 }), () => ''),
+      /** With a search and no sort in the address, best matches come first. */
+      relevanceWhenSearching: withDefault(flag(), () => true),
+    }),
+    () => ({ options: [], default: '', relevanceWhenSearching: true }),
+  ),
+  paging: withDefault(
+    object({
+      mode: withDefault(choice('pages', 'all'), () => 'pages' as const),
+      size: withDefault(whole(1, 200), () => 12),
+    }),
+    () => ({ mode: 'pages' as const, size: 12 }),
+  ),
+  card: withDefault(object({ parts: withDefault(list(cardPart, 30), () => []) }), () => ({ parts: [] })),
+  look: withDefault(
+    object({
+      /** Where the facets stand on a wide page. */
+      facets: withDefault(choice('side', 'top'), () => 'side' as const),
+      /** Cards in a row where there is room. */
+      columns: withDefault(whole(1, 6), () => 3),
+    }),
+    () => ({ facets: 'side' as const, columns: 3 }),
+  ),
+  texts: withDefault(textsShape, () => ({})),
+  address: withDefault(
+    object({
+      prefix: withDefault(text({ max: 30, pattern: /^[a-z0-9_-]*$/, says: 'must be lower-case letters, digits, - or _' }), () => ''),
+      sort: withDefault(addressName, () => 'sort'),
+      page: withDefault(addressName, () => 'page'),
+      /** When a choice takes effect. */
+      apply: withDefault(choice('change'), () => 'change' as const),
+    }),
+    () => ({ prefix: '', sort: 'sort', page: 'page', apply: 'change' as const }),
+  ),
+  /** BCP 47 tag of the language visitors read. */
+  language: withDefault(text({ min: 2, max: 35, pattern: /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/, says: 'must be a language tag such as en or de-AT' }), () => 'en'),
+  /** Pages that may ask for answers: origins, or `*` for any. */
+  origins: withDefault(list(text({ min: 1, max: 200, pattern: /^(\*|https?:\/\/[^/\s]+)$/, says: 'must be * or an origin such as https://example.org' }), 50), () => ['*']),
+});
+
+/** A lens's config with every default filled in. */
+export type Lens = TypeOf<typeof lensShape>;
+export type Facet = Lens['facets'][number];
+export type FacetKind = Facet['kind'];
+export type SwitchFacet = Extract<Facet, { kind: 'switch' }>;
+export type TermFacet = Exclude<Facet, SwitchFacet>;
+export type SortOption = Lens['sort']['options'][number];
+export type CardPart = Lens['card']['parts'][number];
+
+export const facetKinds: readonly FacetKind[] = ['checkboxes', 'radios', 'dropdown', 'buttons', 'tree', 'switch'];
+
+/** Reads a config as it was sent: either a whole lens, or every problem in it with a pointer. */
+export function readLens(config: unknown): { ok: true; value: Lens } | { ok: false; problems: ShapeProblem[] } {
+  return readShape(lensShape, config);
+}
+
+/** The JSON Schema (2020-12) of a config. */
+export function lensSchema(): JsonSchema {
+  return { $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Lens', ...lensShape.schema };
+}
+
+export function isSwitch(facet: Facet): facet is SwitchFacet {
+  return facet.kind === 'switch';
+}
+
+/** Whether at most one term may be chosen in a facet. */
+export function isSingle(facet: TermFacet): boolean {
+  return facet.kind === 'radios' || ('single' in facet && facet.single);
+}
+
+/** The sort a page has when its address names none; null when the lens has no sort options. */
+export function defaultSort(lens: Lens): SortOption | null {
+  return lens.sort.options.find((option) => option.key === lens.sort.default) ?? lens.sort.options[0] ?? null;
+}

@@ -1,0 +1,40 @@
+import type { Lens } from './lens.js';
+
+/** What is chosen in one facet. Facets with nothing chosen have no entry in a query. */
+export type Selection =
+  | { type: 'terms'; terms: string[] }
+  | { type: 'term'; term: string }
+  | { type: 'switch'; on: boolean };
+
+/** A question to an index: plain data, the same for every executor. */
+export interface Query {
+  lens: Lens;
+  /** By facet key. Terms are slugs in ascending code units, none the ancestor of another. */
+  selections: Record<string, Selection>;
+  /** Key of a sort option; null for the lens's own choice. */
+  sort: string | null;
+  /** From 1. May lie past the end: the answer says where it ended up. */
+  page: number;
+}
+
+export const noticeCodes = [
+  'unknown-term',
+  'unknown-sort',
+  'single-choice',
+  'page-clamped',
+  'too-many',
+  'too-long',
+  'moved',
+  'bad-switch',
+] as const;
+export type NoticeCode = (typeof noticeCodes)[number];
+
+/** Something the address said that was not taken as it stood. */
+export interface Notice {
+  code: NoticeCode;
+  /** Key of the facet it is about. */
+  facet?: string;
+  value?: string;
+  /** One sentence for people. */
+  text: string;
+}

@@ -1,0 +1,75 @@
+import { object, optional, text, type ObjectOf } from '../shape/shape.js';
+
+/**
+ * The words a visitor reads, in English. `{n}` and other names in braces are filled in; where a text has forms by
+ * number, `one|other` are told apart by `Intl.PluralRules`.
+ */
+export const englishTexts = {
+  /** One form a plural category, parted by `|`: one|other. */
+  posts: '{n} post|{n} posts',
+  of: 'of {total}',
+  sort: 'Sort',
+  chosen: 'Chosen',
+  clearAll: 'Clear all',
+  remove: 'Remove {facet}: {value}',
+  more: 'Show {n} more',
+  fewer: 'Show fewer',
+  all: 'All',
+  yes: 'Yes',
+  no: 'No',
+  filters: 'Filters',
+  close: 'Close',
+  show: 'Show {posts}',
+  results: 'Results',
+  emptyTitle: 'Nothing matches all of this',
+  emptyWays: 'Take one choice away:',
+  without: 'without {facet}: {posts}',
+  loading: 'Loading the listing',
+  failedTitle: 'The listing did not load',
+  failedText: 'Check the connection, then try again.',
+  retry: 'Try again',
+  pages: 'Pages',
+  previous: 'Previous',
+  next: 'Next',
+  page: 'Page {n}',
+};
+
+export type TextKey = keyof typeof englishTexts;
+export type Texts = Record<TextKey, string>;
+
+const part = optional(text({ max: 300 }));
+const parts = Object.fromEntries(Object.keys(englishTexts).map((key) => [key, part])) as Record<TextKey, typeof part>;
+
+/** A lens's own words; those it leaves out are the language's. */
+export const textsShape = object(parts);
+export type OwnTexts = ObjectOf<typeof parts>;
+
+/** All words of a lens: its own over the language's. */
+export function wordsOf(own: OwnTexts): Texts {
+  const words = { ...englishTexts };
+  for (const key of Object.keys(englishTexts) as TextKey[]) {
+    const word = own[key];
+    if (word !== undefined && word !== '') words[key] = word;
+  }
+  return words;
+}
+
+/** Fills the names in braces: `fill('of {total}', { total: 480 })`. */
+export function fill(template: string, values: Record<string, string | number>): string {
+  return template.replace(/\{(\w+)\}/g, (whole, name: string) =>
+    Object.hasOwn(values, name) ? String(values[name]) : whole,
+  );
+}
+
+/**
+ * Picks the form of a text for a number and fills `{n}`, in a language's own figures.
+ * A text with fewer forms than the language has categories gives its last form for the rest.
+ */
+export function fillPlural(template: string, n: number, language: string): string {
+  const forms = template.split('|');
+  const rules = new Intl.PluralRules(language);
+  const categories = rules.resolvedOptions().pluralCategories;
+  const order = ['zero', 'one', 'two', 'few', 'many', 'other'].filter((c) => (categories as string[]).includes(c));
+  const form = forms[Math.min(order.indexOf(rules.select(n)), forms.length - 1)] ?? template;
+  return fill(form, { n: new Intl.NumberFormat(language).format(n) });
+}

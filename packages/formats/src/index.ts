@@ -1,0 +1,3 @@
+export * from './file-problem.js';
+export * from './limits.js';
+export * from './read-file.js';

@@ -1,0 +1,74 @@
+import type { RawRecord } from '@ivy/core';
+import { FileProblem } from './file-problem.js';
+import { limits } from './limits.js';
+
+/**
+ * Reads JSON: a list of objects, or an object that holds one (`{"items": […]}`). Objects inside a post become
+ * fields of their own, `author.name`.
+ */
+export function readJson(text: string): RawRecord[] {
+  let data: unknown;
+  try {
+    data = JSON.parse(text.replace(/^\ufeff/, ''));
+  } catch (error) {
+    throw new FileProblem('broken-file', `The JSON is broken${placeOf(error, text)}. Mend it there and bring it in again.`);
+  }
+  return recordsOf(data);
+}
+
+/** Reads one JSON object a line. */
+export function readNdjson(text: string): RawRecord[] {
+  const lines = text.split(/\r?\n/);
+  const records: unknown[] = [];
+  lines.forEach((line, i) => {
+    if (line.trim() === '') return;
+    try {
+      records.push(JSON.parse(line));
+    } catch {
+      throw new FileProblem('broken-file', `Line ${i + 1} is not JSON. Mend it and bring the file in again.`);
+    }
+  });
+  return recordsOf(records);
+}
+
+function recordsOf(data: unknown): RawRecord[] {
+  const list = Array.isArray(data) ? data : listWithin(data);
+  if (!list) {
+    throw new FileProblem('no-posts', 'The JSON holds no list of posts. Bring in a list of objects, or an object with one in it.');
+  }
+  const records = list.filter(isObject);
+  if (records.length === 0) throw new FileProblem('no-posts', 'The list in the JSON holds no posts: each must be an object.');
+  if (records.length > limits.records) {
+    throw new FileProblem('too-many', `The file has ${records.length} posts; at most ${limits.records} can be read.`);
+  }
+  return records.map((record) => flatten(record));
+}
+
+function listWithin(data: unknown): unknown[] | undefined {
+  if (!isObject(data)) return undefined;
+  return Object.values(data).find((value): value is unknown[] => Array.isArray(value) && value.some(isObject));
+}
+
+function flatten(record: Record<string, unknown>): RawRecord {
+  const entries: [string, unknown][] = [];
+  const visit = (value: unknown, path: string, depth: number) => {
+    if (depth > limits.depth) {
+      throw new FileProblem('too-large', `A post nests deeper than ${limits.depth} levels. Flatten it and try again.`);
+    }
+    if (isObject(value)) for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key, depth + 1);
+    else entries.push([path.slice(0, 120), value]);
+  };
+  visit(record, '', 0);
+  return Object.fromEntries(entries);
+}
+
+function isObject(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** Where JSON broke, as a line: a position in characters helps nobody. */
+function placeOf(error: unknown, text: string): string {
+  const at = /position (\d+)/.exec(String(error))?.[1];
+  if (at === undefined) return ' at its end: something was opened and not closed';
+  return ` near line ${text.slice(0, Number(at)).split('\n').length}`;
+}

@@ -1,0 +1,82 @@
+// npm start: everything from a bare clone to a page one can open.
+import { fork } from 'node:child_process';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { serveDemo } from './demo-site.mjs';
+import { checkNode, installPackages } from './packages.mjs';
+import { startPostgres } from './postgres.mjs';
+import { root } from './root.mjs';
+
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT ?? 4800);
+const withDemo = process.env.IVY_DEMO !== '0';
+const say = (words) => console.log(`· ${words}`);
+
+let postgres;
+let server;
+let demo;
+let stopping = false;
+
+process.on('SIGINT', () => void stop(0));
+process.on('SIGTERM', () => void stop(0));
+
+try {
+  checkNode();
+  if (!Number.isInteger(port) || port < 1 || port > 65534) throw new Error(`PORT must be a number from 1 to 65534, not “${process.env.PORT}”.`);
+  await needPort(port, 'PORT');
+  if (withDemo) await needPort(port + 1, 'PORT (the demo site takes the one after it)');
+  installPackages(say);
+  // the build and the database use different things, so they need not wait for one another
+  [postgres] = await Promise.all([startPostgres(say), build(say)]);
+  if (!stopping) await startServer();
+} catch (error) {
+  console.error(error.message);
+  await stop(1);
+}
+
+async function startServer() {
+  const site = `http://${host}:${port + 1}`;
+  server = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
+    execArgv: ['--enable-source-maps'],
+    env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), DATABASE_URL: postgres.url, IVY_DEMO_SITE: site },
+  });
+  server.on('exit', (code) => {
+    if (!stopping) void stop(code || 1);
+  });
+  await new Promise((ready) => server.once('message', ready));
+  if (withDemo) demo = await serveDemo({ host, port: port + 1, studio: `http://${host}:${port}` });
+  console.log(`Studio     http://${host}:${port}`);
+  if (withDemo) console.log(`Demo site  ${site}`);
+  console.log('Stop       Ctrl-C');
+}
+
+function needPort(wanted, name) {
+  return new Promise((done, fail) => {
+    const probe = createServer();
+    probe.once('error', (error) => {
+      const words = error.code === 'EADDRINUSE' ? 'is in use. Stop what uses it, or' : `can’t be opened (${error.code}). To go on,`;
+      fail(new Error(`Port ${wanted} ${words} set ${name} to another.`));
+    });
+    probe.listen(wanted, host, () => probe.close(done));
+  });
+}
+
+async function stop(code) {
+  if (stopping) return;
+  stopping = true;
+  demo?.close();
+  if (server && server.exitCode === null) {
+    const gone = new Promise((done) => server.once('exit', done));
+    server.kill('SIGTERM');
+    const late = setTimeout(() => server.kill('SIGKILL'), 5000);
+    await gone;
+    clearTimeout(late);
+  }
+  try {
+    postgres?.stop();
+  } catch (error) {
+    console.error(error.message);
+  }
+  process.exit(code);
+}
