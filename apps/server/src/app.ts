@@ -33,7 +33,7 @@ export async function createApp({ databaseUrl, logs = true }: AppOptions): Promi
     logger: logs ? ['error', 'warn'] : false,
     abortOnError: false,
   });
-  await app.register(helmet, { contentSecurityPolicy: { directives: policy } });
+  await app.register(helmet, { strictTransportSecurity: false, contentSecurityPolicy: { directives: policy } });
   await app.register(compress, { threshold: 1024 });
   await app.register(multipart, { limits: { fileSize: limits.bytes, files: 1, fields: 20, fieldSize: 10_000 } });
   app.useGlobalPipes(bodyPipe);

@@ -7,6 +7,8 @@ export * from './fields/describe.js';
 export * from './fields/discover.js';
 export * from './fields/read-posts.js';
 export * from './index/post-index.js';
+export type { TermColumn } from './index/term-column.js';
+export * from './lens/card.js';
 export * from './lens/check.js';
 export * from './lens/propose.js';
 export * from './lens/settings.js';

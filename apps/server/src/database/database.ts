@@ -19,6 +19,7 @@ export function databaseOptions(url: string): DataSourceOptions {
     migrationsRun: true,
     migrationsTransactionMode: 'all',
     synchronize: false,
+    installExtensions: false,
     applicationName: 'ivy-lens',
     poolSize: 10,
   };

@@ -20,6 +20,7 @@ export class ReleaseView {
   @ApiProperty() number: number;
   @ApiProperty() note: string;
   @ApiProperty({ format: 'date-time' }) createdAt: string;
+  @ApiProperty({ type: 'object', additionalProperties: true }) config: Lens;
 }
 
 export class ReleaseMade {

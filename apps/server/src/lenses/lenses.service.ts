@@ -113,7 +113,7 @@ export class LensesService {
     const releases = await this.database
       .getRepository(Release)
       .find({ where: { lensId: lens.id }, order: { number: 'DESC' } });
-    return releases.map(({ number, note, createdAt }) => ({ number, note, createdAt: createdAt.toISOString() }));
+    return releases.map(({ number, note, createdAt, config }) => ({ number, note, config, createdAt: createdAt.toISOString() }));
   }
 
   /** Makes an earlier release the draft. Visitors keep what they have until it is published. */

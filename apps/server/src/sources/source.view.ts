@@ -1,4 +1,4 @@
-import type { FieldDescription, Finding, Rejection } from '@ivy/core';
+import type { FieldDescription, Finding, Rejection, TermColumn } from '@ivy/core';
 import { ApiProperty } from '@nestjs/swagger';
 import type { Source } from '../database/source.entity.js';
 
@@ -25,6 +25,28 @@ export class SourceView {
   @ApiProperty({ type: 'array', items: { type: 'object' } }) fields: FieldDescription[];
   @ApiProperty({ type: 'array', items: { type: 'object' } }) findings: Finding[];
   @ApiProperty({ type: 'array', items: { type: 'object' } }) rejected: Rejection[];
+}
+
+/** A term of a source, and how many posts stand under it. */
+export class TermView {
+  @ApiProperty() slug: string;
+  @ApiProperty() label: string;
+  @ApiProperty({ type: String, nullable: true }) parent: string | null;
+  @ApiProperty() count: number;
+  @ApiProperty() hidden: boolean;
+  @ApiProperty({ type: [String] }) aliases: string[];
+}
+
+/** All terms of a column, depth first in given order. */
+export function termViews({ terms, postStarts }: TermColumn): TermView[] {
+  return terms.map(({ slug, label, parent, hidden = false, aliases = [] }, t) => ({
+    slug,
+    label,
+    parent,
+    count: postStarts[t + 1]! - postStarts[t]!,
+    hidden,
+    aliases,
+  }));
 }
 
 export function summaryOf(source: Source): SourceSummary {

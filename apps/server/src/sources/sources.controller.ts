@@ -1,16 +1,21 @@
 import { Controller, Delete, Get, HttpCode, Param, Post, Req } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyRequest } from 'fastify';
+import { notFound } from '../problem/problem.js';
 import { bodyPipe } from '../problem/body.pipe.js';
+import { IndexKeeper } from './index-keeper.js';
 import { IntakeBody } from './intake.body.js';
-import { SourceSummary, SourceView, summaryOf, viewOf } from './source.view.js';
+import { SourceSummary, SourceView, summaryOf, TermView, termViews, viewOf } from './source.view.js';
 import { SourcesService } from './sources.service.js';
 import { readUploadParts } from './upload.js';
 
 @ApiTags('sources')
 @Controller('api/v1/sources')
 export class SourcesController {
-  constructor(private readonly sources: SourcesService) {}
+  constructor(
+    private readonly sources: SourcesService,
+    private readonly indexes: IndexKeeper,
+  ) {}
 
   @Get()
   @ApiOkResponse({ type: [SourceSummary] })
@@ -44,6 +49,15 @@ export class SourcesController {
   @ApiOkResponse({ type: SourceView })
   async find(@Param('slug') slug: string): Promise<SourceView> {
     return viewOf(await this.sources.find(slug));
+  }
+
+  @Get(':slug/terms/:field')
+  @ApiOkResponse({ type: [TermView] })
+  async terms(@Param('slug') slug: string, @Param('field') field: string): Promise<TermView[]> {
+    const source = await this.sources.find(slug);
+    if (!source.fields.some((one) => one.key === field)) throw notFound('field', field);
+    const { index } = await this.indexes.of(source.id);
+    return termViews(index.column(field));
   }
 
   @Delete(':slug')

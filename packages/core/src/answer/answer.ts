@@ -7,7 +7,7 @@ import type { Answer, FacetAnswer, Option, Way } from '../model/answer.js';
 import { defaultSort, isSingle, isSwitch, type Facet, type Lens, type SwitchFacet } from '../model/lens.js';
 import type { Notice, Query, Selection } from '../model/query.js';
 import { countScope, countTerms } from './counting.js';
-import { itemOf, pageOf } from './items.js';
+import { itemOf, pageOf, shownFields } from './items.js';
 import { drawOptions, shownTerms, type ShownTerms } from './options.js';
 import { passing } from './passing.js';
 import { scopeOf } from './scope.js';
@@ -16,6 +16,8 @@ import { scopeOf } from './scope.js';
 interface Plan {
   scope: Bits;
   total: number;
+  /** Keys of the fields that items carry. */
+  shown: string[];
   /** Counts over the scope and the shown terms, by facet. */
   facets: Map<Facet, { column: TermColumn; scopeCounts: Uint32Array; shown: ShownTerms | null }>;
 }
@@ -62,7 +64,7 @@ export function answer(index: PostIndex, query: Query, notices: readonly Notice[
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
-    items: pageOf(index, all, sort, (page - 1) * size, size).map((post) => itemOf(index, lens, index.posts[post]!)),
+    items: pageOf(index, all, sort, (page - 1) * size, size).map((post) => itemOf(index, plan.shown, index.posts[post]!)),
     facets,
     notices: said,
     ways: matched === 0 ? waysOut(canonical, active, others) : [],
@@ -113,7 +115,7 @@ function planOf(index: PostIndex, lens: Lens): Plan {
       const scopeCounts = countScope(column, scope, index.size);
       facets.set(facet, { column, scopeCounts, shown: isSwitch(facet) ? null : shownTerms(facet, column) });
     }
-    byLens.set(lens, (plan = { scope, total: countBits(scope), facets }));
+    byLens.set(lens, (plan = { scope, total: countBits(scope), shown: shownFields(index, lens), facets }));
   }
   return plan;
 }

@@ -28,7 +28,17 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
   if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
     problems.push({ pointer: '/sort/default', message: `names no sort option: “${lens.sort.default}”` });
   }
+  if (!isZone(lens.zone)) problems.push({ pointer: '/zone', message: `“${lens.zone}” is no time zone this server knows` });
   return [...problems, ...nameClashes(lens)];
+}
+
+function isZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 function nameClashes(lens: Lens): ShapeProblem[] {

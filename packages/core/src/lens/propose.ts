@@ -1,6 +1,7 @@
 import type { FieldDescription } from '../fields/describe.js';
 import type { FieldRole } from '../model/post.js';
 import { SlugMaker } from '../text/slug.js';
+import { suggestCard } from './card.js';
 
 interface ProposedFacet {
   key: string;
@@ -35,16 +36,7 @@ export function proposeLens(fields: readonly FieldDescription[]): object {
       : []),
     ...(title ? [{ key: 'title', label: 'Title, A to Z', field: title.key, order: 'asc' }] : []),
   ];
-  const card = [
-    part('picture', byRole('image')),
-    part('date', published),
-    part('title', title),
-    part('text', byRole('summary')),
-    ...fields
-      .filter((field) => field.type === 'terms' && facets.some((facet) => facet.field === field.key))
-      .slice(0, 2)
-      .map((field) => part('terms', field)),
-  ].filter((entry) => entry !== null);
+  const card = suggestCard(fields, facets.map((facet) => facet.field));
   return { version: 1, facets, sort: { options, default: options[0]?.key ?? '' }, card: { parts: card } };
 }
 
@@ -60,8 +52,4 @@ export function suitableFields(fields: readonly FieldDescription[]): FieldDescri
 export function proposeFacet(field: FieldDescription, keys: SlugMaker): ProposedFacet {
   const kind = field.tree ? 'tree' : field.type === 'boolean' ? 'radios' : 'checkboxes';
   return { key: keys.make(field.key), kind, field: field.key, label: field.label };
-}
-
-function part(show: string, field: FieldDescription | undefined): { show: string; field: string } | null {
-  return field ? { show, field: field.key } : null;
 }

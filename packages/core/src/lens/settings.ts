@@ -1,4 +1,5 @@
-import { isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
+import { defaultSort, isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
+import { cardParts } from './card.js';
 import { wordsOf, type Texts } from '../model/texts.js';
 import type { Field } from '../model/post.js';
 
@@ -17,6 +18,8 @@ export interface FacetSettings {
 export interface Settings {
   facets: FacetSettings[];
   sort: { key: string; label: string }[];
+  /** Sort of an address that names none. */
+  defaultSort: string | null;
   paging: Lens['paging'];
   card: CardPart[];
   look: Lens['look'];
@@ -25,6 +28,7 @@ export interface Settings {
   /** Every parameter name that is the lens's own, old names and prefix included. */
   names: string[];
   language: string;
+  zone: string;
 }
 
 /** Draws from a lens what a page may see of it. */
@@ -41,12 +45,14 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
       zero: facet.zero,
     })),
     sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
+    defaultSort: defaultSort(lens)?.key ?? null,
     paging: lens.paging,
-    card: lens.card.parts,
+    card: cardParts(lens, fields),
     look: lens.look,
     texts: wordsOf(lens.texts),
     address: lens.address,
     names: [...names],
     language: lens.language,
+    zone: lens.zone,
   };
 }

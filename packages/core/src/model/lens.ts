@@ -37,6 +37,8 @@ const common = {
   /** Address names it had before; they keep working. */
   aliases: withDefault(list(addressName, 20), () => []),
   visible: withDefault(flag(), () => true),
+  /** Its colour on the Bench, from 1; without one, the first that is free. Visitors never see it. */
+  hue: optional(whole(1, 64)),
 };
 
 const terms = {
@@ -128,6 +130,8 @@ const lensShape = object({
   ),
   /** BCP 47 tag of the language visitors read. */
   language: withDefault(text({ min: 2, max: 35, pattern: /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/, says: 'must be a language tag such as en or de-AT' }), () => 'en'),
+  /** IANA time zone that moments are brought to before their day is taken. */
+  zone: withDefault(text({ min: 1, max: 60, pattern: /^[A-Za-z][A-Za-z0-9_+\-/]*$/, says: 'must be a time zone such as Europe/Berlin' }), () => 'UTC'),
   /** Pages that may ask for answers: origins, or `*` for any. */
   origins: withDefault(list(text({ min: 1, max: 200, pattern: /^(\*|https?:\/\/[^/\s]+)$/, says: 'must be * or an origin such as https://example.org' }), 50), () => ['*']),
 });

@@ -1,0 +1,61 @@
+import type { Answer, FieldDescription, Finding, Lens, MatchEffect, Rejection, Settings } from '@ivy/core';
+
+export interface SourceSummary {
+  slug: string;
+  name: string;
+  posts: number;
+  fieldCount: number;
+  findingCount: number;
+  fileName: string;
+  updatedAt: string;
+}
+
+export interface SourceView {
+  slug: string;
+  name: string;
+  posts: number;
+  format: string;
+  fileName: string;
+  site: string | null;
+  updatedAt: string;
+  fields: FieldDescription[];
+  findings: Finding[];
+  rejected: Rejection[];
+}
+
+export interface TermView {
+  slug: string;
+  label: string;
+  parent: string | null;
+  count: number;
+  hidden: boolean;
+  aliases: string[];
+}
+
+export interface LensSummary {
+  slug: string;
+  name: string;
+  source: string;
+  release: number | null;
+  changed: boolean;
+  updatedAt: string;
+}
+
+export interface LensView extends LensSummary {
+  draft: Lens;
+  draftRevision: number;
+}
+
+export interface ReleaseView {
+  number: number;
+  note: string;
+  createdAt: string;
+  config: Lens;
+}
+
+/** What the Bench gets for a config that is not kept. */
+export interface Trial {
+  settings: Settings;
+  answer: Answer;
+  effects: Record<string, MatchEffect>;
+}

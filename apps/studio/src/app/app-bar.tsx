@@ -1,0 +1,54 @@
+import { Moon, Sun } from 'lucide-react';
+import { Fragment, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useTheme } from './theme.js';
+
+interface Crumb {
+  label: string;
+  to?: string;
+}
+
+/** The bar at the top of every place: where one is, and what one can do there. */
+export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; children?: ReactNode }) {
+  const [theme, flip] = useTheme();
+  return (
+    <header className="flex h-[44px] shrink-0 items-center gap-3 border-b border-rule bg-paper px-3">
+      <Link to="/sources" className="flex items-center gap-2 rounded-[3px] text-ink">
+        <Mark />
+        <span className="serif text-[19px] font-bold">Ivy Lens</span>
+      </Link>
+      <span className="mx-1 h-5 w-px bg-rule" />
+      <nav aria-label="You are here" className="flex min-w-0 items-center gap-2">
+        {crumbs.map((crumb, i) => (
+          <Fragment key={crumb.label}>
+            {i > 0 && <span className="text-rule-2" aria-hidden="true">/</span>}
+            {crumb.to ? (
+              <Link to={crumb.to} className="truncate text-ink-2 hover:text-ink">
+                {crumb.label}
+              </Link>
+            ) : (
+              <h1 className="serif truncate text-[16.5px] font-semibold">{crumb.label}</h1>
+            )}
+          </Fragment>
+        ))}
+      </nav>
+      <div className="ms-auto flex items-center gap-2">
+        {children}
+        <button type="button" className="icon-button" onClick={flip} aria-label={theme === 'ivy' ? 'Go to night colours' : 'Go to day colours'} title={theme === 'ivy' ? 'Night' : 'Day'}>
+          {theme === 'ivy' ? <Moon size={16} /> : <Sun size={16} />}
+        </button>
+      </div>
+    </header>
+  );
+}
+
+/** A lens with an ivy leaf under it. */
+function Mark() {
+  return (
+    <svg width="24" height="24" viewBox="0 0 32 32" aria-hidden="true" className="text-ivy">
+      <path fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinecap="round" d="m20.500 21.500 7 7" />
+      <circle cx="14" cy="15" r="9.400" fill="none" stroke="currentColor" strokeWidth="2.400" />
+      <path fill="currentColor" d="M14 21.400c-1-3-4.900-3.400-5.700-6.900 2.100.3 2.600-.4 2.200-2.700 2.400.4 2.900-1.300 3.500-3.600.6 2.300 1.100 4 3.500 3.600-.4 2.300.1 3 2.200 2.700-.8 3.500-4.700 3.900-5.700 6.900z" />
+    </svg>
+  );
+}

@@ -1,0 +1,105 @@
+import { isSwitch, proposeFacet, readLens, SlugMaker, type Facet, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
+
+/*
+ * What one can do to a lens on the Bench: pure functions from lens to lens.
+ */
+
+/** The hue of each facet by key: its own, or the first that is free. */
+export function huesOf(facets: readonly Facet[]): Map<string, number> {
+  const taken = new Set(facets.map((facet) => facet.hue).filter((hue) => hue !== undefined));
+  const hues = new Map<string, number>();
+  for (const facet of facets) {
+    let hue = facet.hue;
+    if (hue === undefined) {
+      hue = 1;
+      while (taken.has(hue)) hue++;
+      taken.add(hue);
+    }
+    hues.set(facet.key, hue);
+  }
+  return hues;
+}
+
+/** Writes each facet's hue down, so that moving or removing one does not recolour the others. */
+function keepHues(lens: Lens): Lens {
+  const hues = huesOf(lens.facets);
+  return { ...lens, facets: lens.facets.map((facet) => ({ ...facet, hue: hues.get(facet.key)! })) };
+}
+
+/** Puts a facet for a field at the end, of the kind that suits it. */
+export function addFacet(lens: Lens, field: FieldDescription): { lens: Lens; key: string } {
+  const keys = new SlugMaker();
+  for (const name of [lens.address.sort, lens.address.page]) keys.keep(name);
+  for (const facet of lens.facets) for (const name of [facet.key, ...facet.aliases]) keys.keep(name);
+  const proposed = proposeFacet(field, keys);
+  const facet = withDefaults(proposed);
+  return { lens: keepHues({ ...lens, facets: [...lens.facets, facet] }), key: facet.key };
+}
+
+/** Fills a facet's defaults from the one definition all share. */
+function withDefaults(facet: object): Facet {
+  const read = readLens({ facets: [facet] });
+  if (!read.ok) throw new Error(read.problems.map((problem) => problem.message).join('; '));
+  return read.value.facets[0]!;
+}
+
+export function removeFacet(lens: Lens, key: string): Lens {
+  const kept = keepHues(lens);
+  return { ...kept, facets: kept.facets.filter((facet) => facet.key !== key) };
+}
+
+/** Moves a facet up (-1) or down (1); at an end it stays. */
+export function moveFacet(lens: Lens, key: string, by: -1 | 1): Lens {
+  const facets = [...keepHues(lens).facets];
+  const from = facets.findIndex((facet) => facet.key === key);
+  const to = from + by;
+  if (from < 0 || to < 0 || to >= facets.length) return lens;
+  [facets[from], facets[to]] = [facets[to]!, facets[from]!];
+  return { ...lens, facets };
+}
+
+/** Changes settings of a facet. */
+export function changeFacet(lens: Lens, key: string, change: Partial<Facet>): Lens {
+  return {
+    ...lens,
+    facets: lens.facets.map((facet) => (facet.key === key ? ({ ...facet, ...change } as Facet) : facet)),
+  };
+}
+
+/** Shows a facet another way. What both ways know is kept. */
+export function changeKind(lens: Lens, key: string, kind: FacetKind): Lens {
+  return {
+    ...lens,
+    facets: lens.facets.map((facet) => (facet.key === key ? ofKind(facet, kind) : facet)),
+  };
+}
+
+function ofKind(facet: Facet, kind: FacetKind): Facet {
+  const next: Record<string, unknown> = { ...withDefaults({ key: facet.key, field: facet.field, kind }) };
+  for (const [name, value] of Object.entries(facet)) {
+    if (name !== 'kind' && (name in next || name === 'hue')) next[name] = value;
+  }
+  // a dropdown is drawn for one choice until it can hold several
+  if (kind === 'dropdown') next.single = true;
+  return next as Facet;
+}
+
+/** Gives a facet another address name. The old one is kept as an alias, so that no link breaks. */
+export function renameFacet(lens: Lens, key: string, name: string): Lens {
+  return {
+    ...lens,
+    facets: lens.facets.map((facet) => {
+      if (facet.key !== key) return facet;
+      const aliases = [...new Set([...facet.aliases, key])].filter((alias) => alias !== name);
+      return { ...facet, key: name, aliases };
+    }),
+  };
+}
+
+/** Hides a term from visitors, or shows it again. */
+export function toggleTerm(lens: Lens, key: string, term: string): Lens {
+  const facet = lens.facets.find((one) => one.key === key);
+  if (!facet || isSwitch(facet)) return lens;
+  const hide = facet.hide.includes(term) ? facet.hide.filter((slug) => slug !== term) : [...facet.hide, term];
+  return changeFacet(lens, key, { hide });
+}

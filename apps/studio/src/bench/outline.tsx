@@ -1,0 +1,124 @@
+import { suitableFields, type Answer, type FieldDescription, type Lens } from '@ivy/core';
+import { ArrowDown, ArrowUp, Eye, EyeOff, Plus, TriangleAlert } from 'lucide-react';
+import type { KeyboardEvent } from 'react';
+import type { ApiProblem } from '../api/api.js';
+import { hueAttribute, Seed } from '../shared/seed.js';
+
+interface Props {
+  lens: Lens;
+  fields: readonly FieldDescription[];
+  answer: Answer | undefined;
+  hues: Map<string, number>;
+  focus: string | null;
+  problem: ApiProblem | null;
+  onFocus: (key: string | null) => void;
+  onMove: (key: string, by: -1 | 1) => void;
+  onEye: (key: string) => void;
+  onAdd: (field: FieldDescription) => void;
+}
+
+/** The parts of the lens in order, read like a contents page. */
+export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, onMove, onEye, onAdd }: Props) {
+  const unused = suitableFields(fields).filter((field) => !lens.facets.some((facet) => facet.field === field.key));
+  const chosen = new Map(answer?.facets.map((facet) => [facet.key, [facet.selected].flat().filter((value) => value !== null).length]));
+  const walk = (event: KeyboardEvent, key: string) => {
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step === 0) return;
+    event.preventDefault();
+    if (event.altKey) return onMove(key, step);
+    const next = lens.facets[lens.facets.findIndex((facet) => facet.key === key) + step];
+    if (!next) return;
+    onFocus(next.key);
+    (event.currentTarget.closest('ul')?.querySelector(`[data-row="${next.key}"]`) as HTMLElement | null)?.focus();
+  };
+  return (
+    <nav aria-label="Outline" className="flex w-[212px] shrink-0 flex-col overflow-y-auto border-e border-rule bg-paper">
+      <h2 className="flex items-baseline justify-between px-3.5 pt-3 pb-1">
+        <span className="remark text-[16px]">Facets</span>
+        <span className="text-[12.5px] text-ink-3">{lens.facets.length}</span>
+      </h2>
+      {lens.facets.length === 0 && <p className="px-3.5 py-1 text-ink-2">No facet yet. Add one from the fields below.</p>}
+      <ul>
+        {lens.facets.map((facet, i) => {
+          const hue = hues.get(facet.key)!;
+          const inHand = facet.key === focus;
+          const label = facet.label || fields.find((field) => field.key === facet.field)?.label || facet.key;
+          const bad = problem?.errors.some((error) => error.pointer.startsWith(`/config/facets/${i}/`));
+          return (
+            <li key={facet.key} {...hueAttribute(hue)} className={`group relative flex h-[27px] items-center ${inHand ? 'bg-hue-ground' : 'hover:bg-sunk'}`} data-outline={facet.key}>
+              <button
+                type="button"
+                data-row={facet.key}
+                aria-current={inHand ? 'true' : undefined}
+                title="Alt with an arrow moves it"
+                className={`flex h-full min-w-0 flex-1 items-center gap-2 ps-3.5 text-start ${inHand ? 'font-semibold text-hue-text' : 'font-medium'} ${facet.visible ? '' : 'text-ink-3 line-through'}`}
+                onClick={() => onFocus(facet.key)}
+                onKeyDown={(event) => walk(event, facet.key)}
+              >
+                <Seed hue={hue} open={!facet.visible} />
+                <span className="truncate">{label}</span>
+                <span className="leader" aria-hidden="true" />
+                {bad && <TriangleAlert size={14} className="text-rust" aria-label="Needs a look" />}
+                {(chosen.get(facet.key) ?? 0) > 0 && <span className="font-semibold text-hue-text">{chosen.get(facet.key)}</span>}
+              </button>
+              {inHand && (
+                <span className="flex">
+                  <MoveButton label={`Move ${label} up`} disabled={i === 0} onClick={() => onMove(facet.key, -1)} up />
+                  <MoveButton label={`Move ${label} down`} disabled={i === lens.facets.length - 1} onClick={() => onMove(facet.key, 1)} />
+                </span>
+              )}
+              <button
+                type="button"
+                className="me-1.5 grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink"
+                aria-label={facet.visible ? `Hide ${label} from visitors` : `Show ${label} to visitors`}
+                aria-pressed={!facet.visible}
+                onClick={() => onEye(facet.key)}
+              >
+                {facet.visible ? <Eye size={14} /> : <EyeOff size={14} />}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <h2 className="mt-4 flex items-baseline justify-between px-3.5 pb-1">
+        <span className="remark text-[16px]">Results</span>
+      </h2>
+      <button
+        type="button"
+        aria-current={focus === null ? 'true' : undefined}
+        className={`flex h-[27px] shrink-0 items-center gap-2 ps-3.5 pe-3.5 text-start font-medium ${focus === null ? 'bg-ivy-soft text-ivy' : 'hover:bg-sunk'}`}
+        onClick={() => onFocus(null)}
+      >
+        Cards, order and pages
+        <span className="leader" aria-hidden="true" />
+        <span className="text-[12.5px] text-ink-3">{lens.paging.mode === 'all' ? 'all' : `${lens.paging.size}`}</span>
+      </button>
+      <div className="mt-auto border-t border-rule pt-3 pb-3">
+        <h2 className="flex items-baseline justify-between px-3.5 pb-1">
+          <span className="remark text-[16px]">Add a facet</span>
+          <span className="text-[12.5px] text-ink-3">{unused.length === 0 ? 'all in use' : `${unused.length} unused`}</span>
+        </h2>
+        <ul>
+          {unused.map((field) => (
+            <li key={field.key}>
+              <button type="button" className="flex h-[27px] w-full items-center gap-2 px-3.5 text-start hover:bg-sunk" onClick={() => onAdd(field)}>
+                <Plus size={14} className="shrink-0 text-ivy" />
+                <span className="mono truncate text-[12.5px]">{field.key}</span>
+                <span className="leader" aria-hidden="true" />
+                <span className="shrink-0 text-[12.5px] text-ink-3">{field.type === 'boolean' ? 'yes, no' : `${field.distinct} terms`}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+    </nav>
+  );
+}
+
+function MoveButton({ label, disabled, onClick, up = false }: { label: string; disabled: boolean; onClick: () => void; up?: boolean }) {
+  return (
+    <button type="button" className="grid h-[24px] w-[20px] place-items-center rounded-[3px] text-ink-3 hover:text-ink disabled:opacity-30" aria-label={label} disabled={disabled} onClick={onClick}>
+      {up ? <ArrowUp size={13} /> : <ArrowDown size={13} />}
+    </button>
+  );
+}

@@ -1,0 +1,70 @@
+import type { Lens } from '@ivy/core';
+import type { FromPreview, ToPreview } from '@ivy/runtime';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { ApiProblem, send } from '../api/api.js';
+import type { Trial } from '../api/types.js';
+
+/** The newest answer on the Bench, or why there is none. */
+export interface PreviewState {
+  trial: Trial | null;
+  problem: Error | null;
+}
+
+/**
+ * Answers the preview's questions with the lens as it stands this moment, saved or not, and tells it when the lens
+ * or the address changes.
+ * @param onWent  told the address a visitor went to in the preview
+ */
+export function usePreview(slug: string, lens: Lens, address: string, frame: RefObject<HTMLIFrameElement | null>, onWent: (address: string) => void): PreviewState & { retry: () => void } {
+  const [state, setState] = useState<PreviewState>({ trial: null, problem: null });
+  const current = useRef({ lens, address, onWent });
+  current.current = { lens, address, onWent };
+  const shown = useRef<string | null>(null);
+  const running = useRef<AbortController>(undefined);
+
+  const say = useCallback((message: ToPreview) => frame.current?.contentWindow?.postMessage(message, location.origin), [frame]);
+  const go = useCallback(() => {
+    shown.current = current.current.address;
+    say({ ivy: 'go', address: current.current.address });
+  }, [say]);
+
+  useEffect(() => {
+    const hear = (event: MessageEvent<FromPreview>) => {
+      if (event.origin !== location.origin || event.source !== frame.current?.contentWindow) return;
+      const message = event.data;
+      if (message.ivy === 'went') {
+        shown.current = message.address;
+        current.current.onWent(message.address);
+      } else if (message.ivy === 'ask') void answer(message.id, message.address);
+    };
+    const answer = async (id: number, asked: string) => {
+      // a preview that has just loaded asks with no address: it is told the real one instead
+      if (shown.current === null && asked !== current.current.address) return go();
+      shown.current = asked;
+      running.current?.abort();
+      const { signal } = (running.current = new AbortController());
+      try {
+        const trial = await send<Trial>('POST', `/lenses/${slug}/draft/trial`, { config: current.current.lens, address: asked }, {}, signal);
+        setState({ trial, problem: null });
+        say({ ivy: 'reply', id, reply: trial });
+      } catch (error) {
+        if (signal.aborted) return;
+        setState((before) => ({ trial: before.trial, problem: error as Error }));
+        // settings that can't work are told beside them; the page keeps what it has
+        if (!(error instanceof ApiProblem && error.status === 422)) say({ ivy: 'failed', id });
+      }
+    };
+    addEventListener('message', hear);
+    return () => removeEventListener('message', hear);
+  }, [slug, frame, say, go]);
+
+  useEffect(() => {
+    if (shown.current !== null) go();
+  }, [lens, go]);
+
+  useEffect(() => {
+    if (shown.current !== null && shown.current !== address) go();
+  }, [address, go]);
+
+  return { ...state, retry: go };
+}

@@ -1,0 +1,27 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { SWRConfig } from 'swr';
+import { fetcher } from './api/api.js';
+import './app/app.css';
+import { BenchPage } from './bench/bench-page.js';
+import { PublishPage } from './publish/publish-page.js';
+import { SourcePage } from './sources/source-page.js';
+import { SourcesPage } from './sources/sources-page.js';
+
+const router = createBrowserRouter([
+  { path: '/', element: <Navigate to="/sources" replace /> },
+  { path: '/sources', element: <SourcesPage /> },
+  { path: '/sources/:slug', element: <SourcePage /> },
+  { path: '/lenses/:slug', element: <BenchPage /> },
+  { path: '/lenses/:slug/publish', element: <PublishPage /> },
+  { path: '*', element: <Navigate to="/sources" replace /> },
+]);
+
+createRoot(document.getElementById('studio')!).render(
+  <StrictMode>
+    <SWRConfig value={{ fetcher, revalidateOnFocus: false }}>
+      <RouterProvider router={router} />
+    </SWRConfig>
+  </StrictMode>,
+);

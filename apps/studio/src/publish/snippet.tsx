@@ -1,0 +1,32 @@
+import { Check, Copy } from 'lucide-react';
+import { useState } from 'react';
+
+/** The lines that put a lens on a page. */
+export function snippetFor(slug: string, origin: string): string {
+  return `<script type="module" src="${origin}/embed/ivy-lens.js"></script>\n<ivy-lens name="${slug}"></ivy-lens>`;
+}
+
+export function Snippet({ slug }: { slug: string }) {
+  const [copied, setCopied] = useState(false);
+  const snippet = snippetFor(slug, location.origin);
+  const copy = async () => {
+    await navigator.clipboard.writeText(snippet);
+    setCopied(true);
+    setTimeout(() => setCopied(false), 1600);
+  };
+  return (
+    <section className="section">
+      <h2 className="serif text-[16.5px] font-semibold">Snippet</h2>
+      <p className="mt-0.5 text-[13px] text-ink-2">Put it where the listing should stand. It always shows the newest release.</p>
+      <pre className="mono mt-2 overflow-x-auto rounded-[2px] border border-rule bg-sunk p-3 text-[12px] leading-relaxed whitespace-pre-wrap [overflow-wrap:anywhere]" tabIndex={0}>
+        {snippet}
+      </pre>
+      <div className="mt-2 flex items-center justify-between">
+        <span className="text-[13px] text-ink-3">One script, no other file, no cookies.</span>
+        <button type="button" className="button button-small" onClick={() => void copy()}>
+          {copied ? <Check size={14} /> : <Copy size={14} />} {copied ? 'Copied' : 'Copy'}
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,187 @@
+import { suitableFields, type FieldDescription } from '@ivy/core';
+import { FileText, TriangleAlert } from 'lucide-react';
+import { useState, type FormEvent } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import useSWR, { mutate } from 'swr';
+import { send } from '../api/api.js';
+import type { LensView, SourceView } from '../api/types.js';
+import { AppBar } from '../app/app-bar.js';
+import { countOf, figure } from '../shared/figures.js';
+import { hueAttribute, Seed } from '../shared/seed.js';
+import { Failed, Loading } from '../shared/states.js';
+import { kindWords, Specimen } from './specimen.js';
+
+/** One source: its fields on the tray, what wants a look, and a way to start a lens. */
+export function SourcePage() {
+  const { slug = '' } = useParams();
+  const { data: source, error, mutate: again } = useSWR<SourceView>(`/sources/${slug}`);
+  return (
+    <div className="flex h-full flex-col">
+      <AppBar crumbs={[{ label: 'Sources', to: '/sources' }, { label: source?.name ?? slug }]} />
+      {error ? <Failed error={error} retry={() => void again()} /> : source ? <Tray source={source} /> : <Loading words="Laying the fields out" />}
+    </div>
+  );
+}
+
+function Tray({ source }: { source: SourceView }) {
+  const suitable = suitableFields(source.fields);
+  const hues = new Map(suitable.map((field, i) => [field.key, i + 1]));
+  const [chosen, setChosen] = useState(suitable[0]?.key ?? source.fields[0]?.key ?? '');
+  const field = source.fields.find((one) => one.key === chosen);
+  return (
+    <>
+      <div className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4">
+        <FileText size={16} className="shrink-0 text-ink-3" />
+        <span className="mono truncate text-[13px] font-semibold">{source.fileName}</span>
+        <span className="remark text-ink-2">read as</span>
+        <span className="mono border-b-2 border-rule-2 px-1 text-[13px] font-medium">{source.format}</span>
+        {source.rejected.length > 0 && (
+          <span className="text-rust" title={source.rejected.slice(0, 5).map((entry) => `Record ${entry.record}: ${entry.reason}`).join('\n')}>
+            {countOf(source.rejected.length, 'record')} left out
+          </span>
+        )}
+        <span className="ms-auto shrink-0">
+          <b className="serif text-[23px] font-semibold">{figure(source.posts)}</b> <span className="serif text-[15px] text-ink-2">posts, </span>
+          <b className="serif text-[23px] font-semibold">{source.fields.length}</b> <span className="serif text-[15px] text-ink-2">fields</span>
+        </span>
+      </div>
+      <div className="flex min-h-0 flex-1">
+        <main className="squared min-w-0 flex-1 overflow-y-auto px-4 pt-4 pb-8">
+          <p className="mb-3 flex flex-wrap items-baseline gap-x-3">
+            <span className="serif text-[23px] font-semibold">{countOf(source.fields.length, 'field')} on the tray</span>
+            <span className="remark text-[15px] text-ink-2">{suitable.length === 0 ? 'None sorts the posts into groups.' : `${figure(suitable.length)} would make good facets.`}</span>
+          </p>
+          <ul className="grid grid-cols-[repeat(auto-fill,minmax(158px,1fr))] gap-x-2.5 gap-y-4">
+            {source.fields.map((one, i) => (
+              <Specimen
+                key={one.key}
+                number={i + 1}
+                source={source}
+                field={one}
+                hue={hues.get(one.key) ?? null}
+                findings={source.findings.filter((finding) => finding.field === one.key)}
+                chosen={one.key === chosen}
+                onChoose={() => setChosen(one.key)}
+              />
+            ))}
+          </ul>
+        </main>
+        <aside className="flex w-[372px] shrink-0 flex-col border-s border-rule bg-paper" aria-label="The field in hand">
+          <div className="min-h-0 flex-1 overflow-y-auto">
+            {field && <FieldNotes source={source} field={field} hue={hues.get(field.key) ?? null} />}
+            <Findings source={source} onChoose={setChosen} hues={hues} />
+          </div>
+          <StartLens source={source} />
+        </aside>
+      </div>
+    </>
+  );
+}
+
+function FieldNotes({ source, field, hue }: { source: SourceView; field: FieldDescription; hue: number | null }) {
+  return (
+    <section className="section" {...(hue === null ? {} : hueAttribute(hue))}>
+      <h2 className="flex items-center gap-2.5">
+        {hue !== null && <Seed hue={hue} size={17} />}
+        <span className="serif text-[21px] font-semibold">{field.label}</span>
+        <span className="remark text-[15px] text-ink-2">{kindWords(field)}</span>
+      </h2>
+      <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        <dt className="text-ink-3">In the file</dt>
+        <dd className="mono text-[12.5px]">{field.key}</dd>
+        <dt className="text-ink-3">Filled</dt>
+        <dd>
+          {figure(field.filled)} of {figure(source.posts)} posts
+        </dd>
+        <dt className="text-ink-3">Different</dt>
+        <dd>{figure(field.distinct)}</dd>
+        {field.separator && (
+          <>
+            <dt className="text-ink-3">Parted by</dt>
+            <dd className="mono">{field.separator}</dd>
+          </>
+        )}
+        {field.pathSeparator && (
+          <>
+            <dt className="text-ink-3">Branches by</dt>
+            <dd className="mono">{field.pathSeparator}</dd>
+          </>
+        )}
+      </dl>
+    </section>
+  );
+}
+
+function Findings({ source, hues, onChoose }: { source: SourceView; hues: Map<string, number>; onChoose: (field: string) => void }) {
+  if (source.findings.length === 0) {
+    return <p className="remark section text-[15px] text-ink-2">Nothing on this tray wants mending.</p>;
+  }
+  return (
+    <section className="px-3.5 py-3">
+      <h2 className="remark mb-1 text-[16px]">On this tray</h2>
+      <ul>
+        {source.findings.map((finding) => {
+          const hue = hues.get(finding.field);
+          return (
+            <li key={`${finding.field} ${finding.code} ${finding.values[0] ?? ''}`} className="flex gap-2.5 border-b border-rule py-2.5 last:border-0">
+              <span className="mt-[3px]">{hue ? <Seed hue={hue} /> : <TriangleAlert size={13} className="text-rust" />}</span>
+              <div className="min-w-0 flex-1">
+                <p className={finding.code === 'gaps' ? '' : 'font-semibold'}>{finding.text}</p>
+                {finding.values.length > 0 && (
+                  <p className="mt-1 flex flex-wrap gap-1.5">
+                    {finding.values.map((value) => (
+                      <span key={value} className="mono max-w-full truncate bg-rust-soft px-1.5 text-[12px]">
+                        {value}
+                      </span>
+                    ))}
+                  </p>
+                )}
+              </div>
+              <button type="button" className="link self-start text-[13px]" onClick={() => onChoose(finding.field)}>
+                {finding.field}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function StartLens({ source }: { source: SourceView }) {
+  const navigate = useNavigate();
+  const [name, setName] = useState(source.name);
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+
+  const start = async (event: FormEvent) => {
+    event.preventDefault();
+    setBusy(true);
+    try {
+      const lens = await send<LensView>('POST', '/lenses', { name: name.trim(), source: source.slug });
+      await mutate('/lenses');
+      await navigate(`/lenses/${lens.slug}`);
+    } catch (error) {
+      setProblem((error as Error).message);
+      setBusy(false);
+    }
+  };
+  return (
+    <form onSubmit={(event) => void start(event)} className="border-t border-rule bg-raised p-3.5">
+      <label className="block text-[13px] font-semibold" htmlFor="lens-name">
+        Name of the lens
+      </label>
+      <div className="mt-1.5 flex gap-2">
+        <input id="lens-name" className="field h-[30px] flex-1" value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
+        <button type="submit" className="button button-main" disabled={busy || name.trim() === ''}>
+          Start a lens
+        </button>
+      </div>
+      {problem && (
+        <p className="mt-2 text-bad" role="alert">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

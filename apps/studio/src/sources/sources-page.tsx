@@ -1,0 +1,112 @@
+import { ChevronRight, TriangleAlert } from 'lucide-react';
+import { Link } from 'react-router';
+import useSWR from 'swr';
+import type { LensSummary, SourceSummary } from '../api/types.js';
+import { AppBar } from '../app/app-bar.js';
+import { countOf, figure } from '../shared/figures.js';
+import { Failed, Loading } from '../shared/states.js';
+import { ago } from '../shared/when.js';
+import { DropZone } from './drop-zone.js';
+
+/** All sources, and the lenses on each. */
+export function SourcesPage() {
+  const sources = useSWR<SourceSummary[]>('/sources');
+  const lenses = useSWR<LensSummary[]>('/lenses');
+  const error: unknown = sources.error ?? lenses.error;
+  const retry = () => void Promise.all([sources.mutate(), lenses.mutate()]);
+  return (
+    <div className="flex min-h-full flex-col">
+      <AppBar crumbs={[{ label: 'Sources' }]} />
+      <main className="mx-auto w-full max-w-[1120px] px-6 py-7">
+        <DropZone />
+        {error ? (
+          <Failed error={error} retry={retry} />
+        ) : !sources.data || !lenses.data ? (
+          <Loading words="Fetching the sources" />
+        ) : (
+          <SourceList sources={sources.data} lenses={lenses.data} />
+        )}
+      </main>
+    </div>
+  );
+}
+
+function SourceList({ sources, lenses }: { sources: SourceSummary[]; lenses: LensSummary[] }) {
+  if (sources.length === 0) {
+    return <p className="remark mt-10 text-center text-[17px] text-ink-2">No source yet. The first file you drop becomes one.</p>;
+  }
+  return (
+    <>
+      <div className="mt-9 mb-3 flex items-baseline gap-3">
+        <h2 className="serif text-[23px] font-semibold">{countOf(sources.length, 'source')}</h2>
+        <span className="remark text-[15px] text-ink-2">and {countOf(lenses.length, 'lens', 'lenses')} on them</span>
+      </div>
+      <ul className="border-t border-rule">
+        {sources.map((source) => (
+          <SourceRow key={source.slug} source={source} lenses={lenses.filter((lens) => lens.source === source.slug)} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSummary[] }) {
+  return (
+    <li className="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-x-8 border-b border-rule py-5">
+      <div>
+        <Link to={`/sources/${source.slug}`} className="serif text-[19px] font-semibold text-ink hover:text-ivy">
+          {source.name}
+        </Link>
+        <p className="mt-1 flex flex-wrap items-baseline gap-x-4 text-ink-2">
+          <span>
+            <b className="serif text-[17px] font-semibold text-ink">{figure(source.posts)}</b> posts
+          </span>
+          <span>
+            <b className="serif text-[17px] font-semibold text-ink">{source.fieldCount}</b> fields
+          </span>
+          {source.findingCount > 0 && (
+            <span className="inline-flex items-center gap-1.5 self-center text-rust">
+              <TriangleAlert size={13} /> {countOf(source.findingCount, 'finding')}
+            </span>
+          )}
+        </p>
+        <p className="mt-1 text-[12.5px] text-ink-3">
+          <span className="mono">{source.fileName}</span>, brought in {ago(source.updatedAt)}
+        </p>
+      </div>
+      <div>
+        {lenses.length === 0 ? (
+          <p className="remark pt-1 text-[15px] text-ink-2">
+            No lens on it yet.{' '}
+            <Link to={`/sources/${source.slug}`} className="link font-sans text-[14px] not-italic">
+              Start one
+            </Link>
+          </p>
+        ) : (
+          <ul>
+            {lenses.map((lens) => (
+              <li key={lens.slug}>
+                <Link to={`/lenses/${lens.slug}`} className="group flex items-center gap-3 rounded-[3px] px-3 py-2 text-ink hover:bg-raised">
+                  <span className="font-semibold">{lens.name}</span>
+                  <span className="leader" aria-hidden="true" />
+                  <ReleaseTag lens={lens} />
+                  <ChevronRight size={15} className="text-ink-3 group-hover:text-ivy" />
+                </Link>
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function ReleaseTag({ lens }: { lens: LensSummary }) {
+  if (lens.release === null) return <span className="rounded-[3px] bg-rust-soft px-1.5 text-[12.5px] font-semibold text-rust">not released</span>;
+  return (
+    <span className="text-[13px] text-ink-2">
+      release {lens.release}
+      {lens.changed && <span className="text-rust">, draft differs</span>}
+    </span>
+  );
+}

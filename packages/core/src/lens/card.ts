@@ -1,0 +1,22 @@
+import type { CardPart, Lens } from '../model/lens.js';
+import { fieldWithRole, type Field } from '../model/post.js';
+
+/** What a card shows: the lens's own parts, or, while it has none, what the fields' roles suggest. */
+export function cardParts(lens: Lens, fields: readonly Field[]): CardPart[] {
+  if (lens.card.parts.length > 0) return lens.card.parts;
+  return suggestCard(fields, lens.facets.map((facet) => facet.field));
+}
+
+/** A card of the fields that have a role, with the terms of at most two facets. */
+export function suggestCard(fields: readonly Field[], facetFields: readonly string[]): CardPart[] {
+  const part = (show: CardPart['show'], field: Field | undefined): CardPart[] =>
+    field ? [{ show, field: field.key, words: '' }] : [];
+  const terms = fields.filter((field) => field.type === 'terms' && facetFields.includes(field.key)).slice(0, 2);
+  return [
+    ...part('picture', fieldWithRole(fields, 'image')),
+    ...part('date', fieldWithRole(fields, 'published')),
+    ...part('title', fieldWithRole(fields, 'title')),
+    ...part('text', fieldWithRole(fields, 'summary')),
+    ...terms.flatMap((field) => part('terms', field)),
+  ];
+}

@@ -1,0 +1,98 @@
+import type { CardPart, Item, ItemValue, Settings, TermValue } from '@ivy/core';
+import { html, nothing, type TemplateResult } from 'lit';
+import { ifDefined } from 'lit/directives/if-defined.js';
+import { repeat } from 'lit/directives/repeat.js';
+
+export function drawCards(items: readonly Item[], settings: Settings): TemplateResult {
+  return html`<ul class="ivy-cards">
+    ${repeat(
+      items,
+      (item) => item.id,
+      (item, i) => drawCard(item, settings, i < settings.look.columns * 2),
+    )}
+  </ul>`;
+}
+
+/** @param soon  whether the card is likely on the first screen, so that its picture should not wait */
+function drawCard(item: Item, settings: Settings, soon: boolean): TemplateResult {
+  const parts = settings.card.filter((part) => item.fields[part.field] !== undefined);
+  const pictures = parts.filter((part) => part.show === 'picture');
+  const others = parts.filter((part) => part.show !== 'picture');
+  const hasTitle = others.some((part) => part.show === 'title');
+  return html`<li class="ivy-card" data-post=${item.id}>
+    ${pictures.map((part) => drawPicture(item.fields[part.field]!, soon))}
+    <div class="ivy-card-text">
+      ${hasTitle ? nothing : drawTitle(item)}
+      ${group(others).map((row) =>
+        row[0]!.show === 'title' ? drawTitle(item) : drawRow(row, item, settings),
+      )}
+    </div>
+  </li>`;
+}
+
+/** Neighbours of a kind that is short share a row: dates, numbers and yes-no marks; terms. */
+function group(parts: readonly CardPart[]): CardPart[][] {
+  const rows: CardPart[][] = [];
+  let kindBefore = '';
+  for (const part of parts) {
+    const kind = ['date', 'number', 'yes-no'].includes(part.show) ? 'facts' : part.show === 'terms' ? 'terms' : '';
+    if (kind !== '' && kind === kindBefore) rows[rows.length - 1]!.push(part);
+    else rows.push([part]);
+    kindBefore = kind;
+  }
+  return rows;
+}
+
+function drawRow(row: readonly CardPart[], item: Item, settings: Settings): TemplateResult | typeof nothing {
+  const first = row[0]!;
+  if (first.show === 'terms') {
+    const terms = row.flatMap((part) => termsOf(item.fields[part.field]!));
+    return terms.length === 0
+      ? nothing
+      : html`<ul class="ivy-terms">
+          ${terms.map((term) => html`<li>${term.label}</li>`)}
+        </ul>`;
+  }
+  if (first.show === 'text') return html`<p class="ivy-summary">${String(item.fields[first.field])}</p>`;
+  const facts = row.map((part) => factOf(part, item.fields[part.field]!, settings)).filter((fact) => fact !== nothing);
+  return facts.length === 0 ? nothing : html`<p class="ivy-facts">${facts.map((fact) => html`<span>${fact}</span>`)}</p>`;
+}
+
+function drawTitle(item: Item): TemplateResult {
+  return html`<h3 class="ivy-title">
+    ${item.link === null ? item.title : html`<a href=${item.link}>${item.title}</a>`}
+  </h3>`;
+}
+
+function drawPicture(value: ItemValue, soon: boolean): TemplateResult {
+  // the title beside it says the same in words, so the picture is passed over when read aloud
+  return html`<div class="ivy-picture">
+    <img src=${String(value)} alt="" loading=${soon ? 'eager' : 'lazy'} decoding="async" width="320" height="180" fetchpriority=${ifDefined(soon ? undefined : ('low' as const))} />
+  </div>`;
+}
+
+function factOf(part: CardPart, value: ItemValue, settings: Settings): TemplateResult | string | typeof nothing {
+  if (part.show === 'date' && typeof value === 'string') {
+    return html`<time datetime=${value}>${dateText(value, settings)}</time>`;
+  }
+  if (part.show === 'number' && typeof value === 'number') {
+    const figure = new Intl.NumberFormat(settings.language).format(value);
+    return part.words === '' ? figure : `${figure} ${part.words}`;
+  }
+  if (part.show === 'yes-no') return value === true ? part.words || settings.texts.yes : nothing;
+  return Array.isArray(value) ? value.map((term) => term.label).join(', ') : String(value);
+}
+
+/** A calendar day as it stands; a moment by its day in the lens's zone. */
+export function dateText(value: string, settings: Pick<Settings, 'language' | 'zone'>): string {
+  const isDay = value.length === 10;
+  const hasZone = /(Z|[+-]\d\d:\d\d)$/.test(value);
+  const date = new Date(isDay ? `${value}T00:00:00Z` : hasZone ? value : `${value}Z`);
+  if (Number.isNaN(date.getTime())) return value;
+  const timeZone = hasZone ? settings.zone : 'UTC';
+  return new Intl.DateTimeFormat(settings.language, { dateStyle: 'medium', timeZone }).format(date);
+}
+
+function termsOf(value: ItemValue): TermValue[] {
+  return Array.isArray(value) ? value : [{ slug: String(value), label: String(value) }];
+}

@@ -1,0 +1,46 @@
+import { fill, type FacetAnswer } from '@ivy/core';
+import { html, nothing, type TemplateResult } from 'lit';
+import { repeat } from 'lit/directives/repeat.js';
+import { choose } from '../listing/choices.js';
+import type { Listing } from '../listing/listing.js';
+
+/** What is chosen, each removable; nothing at all while nothing is chosen. */
+export function drawChips(listing: Listing): TemplateResult | typeof nothing {
+  const { answer, settings, choices } = listing;
+  if (!answer || !settings) return nothing;
+  const chips = answer.facets.flatMap((facet) =>
+    (choices.facets[facet.key] ?? []).map((value) => ({ facet, value, label: labelOf(listing, facet, value) })),
+  );
+  if (chips.length === 0) return nothing;
+  const clear = () => void listing.choose({ ...choices, facets: {}, page: 1 });
+  return html`<ul class="ivy-chips" aria-label=${settings.texts.chosen}>
+    ${repeat(
+      chips,
+      ({ facet, value }) => `${facet.key} ${value}`,
+      ({ facet, value, label }) => {
+        const rest = (choices.facets[facet.key] ?? []).filter((other) => other !== value);
+        const remove = () => void listing.choose(choose(choices, facet.key, rest));
+        return html`<li>
+          <button
+            type="button"
+            class="ivy-chip"
+            aria-label=${fill(settings.texts.remove, { facet: facet.label, value: label })}
+            @click=${remove}
+            @keydown=${(event: KeyboardEvent) => {
+              if (event.key === 'Backspace' || event.key === 'Delete') remove();
+            }}
+          >
+            ${label} <span aria-hidden="true" class="ivy-cross"></span>
+          </button>
+        </li>`;
+      },
+    )}
+    <li><button type="button" class="ivy-clear" @click=${clear}>${settings.texts.clearAll}</button></li>
+  </ul>`;
+}
+
+function labelOf(listing: Listing, facet: FacetAnswer, value: string): string {
+  const label = facet.options.find((option) => option.value === value)?.label ?? value;
+  // a bare “Yes” would tell nobody what it is a yes to
+  return value === 'yes' || value === 'no' ? `${facet.label}: ${label.toLocaleLowerCase(listing.settings!.language)}` : label;
+}

@@ -1,0 +1,123 @@
+import { fillPlural } from '@ivy/core';
+import { html, nothing, type PropertyValues, type TemplateResult } from 'lit';
+import { drawChips } from '../draw/chips.js';
+import { drawCount, drawSort } from '../draw/count-and-sort.js';
+import { drawFacet, drawFacets } from '../draw/facets.js';
+import { drawPager } from '../draw/pager.js';
+import { drawResults } from '../draw/results.js';
+import type { Listing } from '../listing/listing.js';
+import { Part } from './part.js';
+
+/** Draws the whole of a lens: facets, chips, count line, sort, cards and pager. */
+export class IvyLens extends Part {
+  override render(): TemplateResult {
+    const listing = this.listing;
+    if (!listing) return html``;
+    const { settings, answer } = listing;
+    const hasFacets = answer?.facets.some((facet) => facet.visible) ?? true;
+    return html`<div
+      class="ivy-frame"
+      data-facets=${hasFacets ? (settings?.look.facets ?? 'side') : 'none'}
+      style="--ivy-columns:${settings?.look.columns ?? 3}"
+    >
+      <div class="ivy-side" id=${`ivy-side-${this.name}`} data-open=${listing.filtersOpen}>
+        ${drawFacets(listing)}
+        ${answer && settings
+          ? html`<button type="button" class="ivy-show" @click=${() => this.#flipFilters(listing)}>
+              ${showText(listing)}
+            </button>`
+          : nothing}
+      </div>
+      <div class="ivy-main" tabindex="-1">
+        <div class="ivy-head">
+          ${answer && settings && hasFacets ? this.#drawFiltersButton(listing) : nothing} ${drawChips(listing)}
+          <div class="ivy-bar">${drawCount(listing)} ${drawSort(listing)}</div>
+        </div>
+        ${drawResults(listing)} ${drawPager(listing, () => this.#toTop())}
+      </div>
+    </div>`;
+  }
+
+  #drawFiltersButton(listing: Listing): TemplateResult {
+    const chosen = Object.values(listing.choices.facets).flat().length;
+    return html`<button
+      type="button"
+      class="ivy-filters"
+      aria-expanded=${listing.filtersOpen}
+      aria-controls=${`ivy-side-${this.name}`}
+      @click=${() => this.#flipFilters(listing)}
+    >
+      ${listing.settings!.texts.filters} ${chosen > 0 ? html`<span class="ivy-badge">${chosen}</span>` : nothing}
+    </button>`;
+  }
+
+  #flipFilters(listing: Listing): void {
+    listing.filtersOpen = !listing.filtersOpen;
+    listing.redraw();
+    void this.updateComplete.then(() => {
+      const target = listing.filtersOpen ? '.ivy-side input, .ivy-side button' : '.ivy-filters';
+      this.querySelector<HTMLElement>(target)?.focus();
+    });
+  }
+
+  /** After a change of page one reads from the top. */
+  #toTop(): void {
+    const main = this.querySelector<HTMLElement>('.ivy-main');
+    main?.scrollIntoView({ block: 'start', behavior: 'auto' });
+    main?.focus({ preventScroll: true });
+  }
+
+  protected override updated(_changed: PropertyValues): void {
+    this.setAttribute('data-status', this.listing?.status ?? 'loading');
+  }
+}
+
+export class IvyFacets extends Part {
+  override render(): unknown {
+    return this.listing ? drawFacets(this.listing) : nothing;
+  }
+}
+
+export class IvyFacet extends Part {
+  static override properties = { ...Part.properties, key: { type: String } };
+  declare key: string;
+
+  override render(): unknown {
+    return this.listing ? drawFacet(this.listing, this.key) : nothing;
+  }
+}
+
+export class IvyChips extends Part {
+  override render(): unknown {
+    return this.listing ? drawChips(this.listing) : nothing;
+  }
+}
+
+export class IvyCount extends Part {
+  override render(): unknown {
+    return this.listing ? drawCount(this.listing) : nothing;
+  }
+}
+
+export class IvySort extends Part {
+  override render(): unknown {
+    return this.listing ? drawSort(this.listing) : nothing;
+  }
+}
+
+export class IvyResults extends Part {
+  override render(): unknown {
+    return this.listing ? drawResults(this.listing) : nothing;
+  }
+}
+
+export class IvyPager extends Part {
+  override render(): unknown {
+    return this.listing ? drawPager(this.listing, () => {}) : nothing;
+  }
+}
+
+function showText(listing: Listing): string {
+  const { texts, language } = listing.settings!;
+  return texts.show.replace('{posts}', fillPlural(texts.posts, listing.answer!.matched, language));
+}

@@ -1,0 +1,20 @@
+import { IvyChips, IvyCount, IvyFacet, IvyFacets, IvyLens, IvyPager, IvyResults, IvySort } from './elements/elements.js';
+
+const elements = {
+  'ivy-lens': IvyLens,
+  'ivy-facets': IvyFacets,
+  'ivy-facet': IvyFacet,
+  'ivy-chips': IvyChips,
+  'ivy-count': IvyCount,
+  'ivy-sort': IvySort,
+  'ivy-results': IvyResults,
+  'ivy-pager': IvyPager,
+};
+
+// a page may carry the script twice; the second time there is nothing left to do
+for (const [tag, element] of Object.entries(elements)) {
+  if (!customElements.get(tag)) customElements.define(tag, element);
+}
+
+export type { FromPreview, ToPreview } from './listing/preview.js';
+export type { Reply } from './listing/asker.js';

@@ -1,0 +1,147 @@
+import type { Answer, Settings } from '@ivy/core';
+import { HttpAsker, type Asker, type Reply } from './asker.js';
+import { choicesOf, withForeign, writeChoices, type Choices } from './choices.js';
+import { PreviewAsker, tellWent } from './preview.js';
+
+export type Status = 'loading' | 'ready' | 'failed';
+
+/** Answers kept so that going back draws at once. */
+const answersKept = 20;
+
+/**
+ * One lens on a page: its settings, its newest answer, and what the visitor has chosen. All elements of one name
+ * share it, so they are always in step. The page's address is its state; this only reads and writes it.
+ */
+export class Listing {
+  status: Status = 'loading';
+  settings: Settings | undefined;
+  answer: Answer | undefined;
+  /** What is chosen, at once on a click, before its answer is there. */
+  choices: Choices = { facets: {}, sort: null, page: 1 };
+  /** Whether an answer is on its way. */
+  waiting = true;
+  /** Facets whose long lists are open, and whether the filters are open on a narrow page. */
+  readonly open = new Set<string>();
+  filtersOpen = false;
+
+  readonly #watchers = new Set<(answered: boolean) => void>();
+  readonly #answers = new Map<string, Reply>();
+  readonly #asker: Asker;
+  readonly #preview: boolean;
+  #running: AbortController | undefined;
+  /** The query string in a preview, which has no address bar of its own. */
+  #previewAddress = '';
+
+  constructor(name: string, origin: string, preview: boolean) {
+    this.#preview = preview;
+    if (preview) this.#asker = new PreviewAsker((address) => void this.#go(address));
+    else {
+      this.#asker = new HttpAsker(origin, name);
+      addEventListener('popstate', () => void this.load());
+    }
+  }
+
+  watch(watcher: (answered: boolean) => void): () => void {
+    this.#watchers.add(watcher);
+    return () => this.#watchers.delete(watcher);
+  }
+
+  /** Asks for what the address says. */
+  load(): Promise<void> {
+    return this.#ask(this.#search, false);
+  }
+
+  /** Takes a new choice: draws it at once, writes the address, and asks. */
+  async choose(choices: Choices): Promise<void> {
+    if (!this.settings) return;
+    this.choices = choices;
+    const own = writeChoices(choices, this.settings);
+    const address = withForeign(this.#search, own, this.settings.names);
+    this.#write(address, 'push');
+    await this.#ask(address, true);
+  }
+
+  /** The address of other choices, for links that also work when opened in a new tab. */
+  hrefOf(choices: Choices): string {
+    if (!this.settings) return '';
+    return `?${withForeign(this.#search, writeChoices(choices, this.settings), this.settings.names)}`;
+  }
+
+  /** Draws anew without asking: something that is not in the address has changed. */
+  redraw(): void {
+    for (const watcher of this.#watchers) watcher(false);
+  }
+
+  get #search(): string {
+    return this.#preview ? this.#previewAddress : location.search.replace(/^\?/, '');
+  }
+
+  #go(address: string): Promise<void> {
+    this.#previewAddress = address;
+    return this.#ask(address, true);
+  }
+
+  #write(address: string, how: 'push' | 'replace'): void {
+    if (this.#preview) {
+      if (address === this.#previewAddress) return;
+      this.#previewAddress = address;
+      tellWent(address);
+      return;
+    }
+    const url = `${location.pathname}${address === '' ? '' : `?${address}`}${location.hash}`;
+    if (how === 'push') history.pushState(history.state, '', url);
+    else history.replaceState(history.state, '', url);
+  }
+
+  async #ask(address: string, keepChoices: boolean): Promise<void> {
+    this.#running?.abort();
+    const running = new AbortController();
+    this.#running = running;
+    this.waiting = true;
+    const before = this.#answers.get(address);
+    if (before && !keepChoices) this.#take(before);
+    this.redraw();
+    try {
+      const reply = await this.#asker.ask(address, running.signal);
+      if (running.signal.aborted) return;
+      this.#remember(address, reply);
+      this.waiting = false;
+      this.#take(reply);
+      const canonical = withForeign(address, reply.answer.address, reply.settings.names);
+      if (canonical !== address) this.#write(canonical, 'replace');
+      for (const watcher of this.#watchers) watcher(true);
+    } catch (error) {
+      if (running.signal.aborted || (error as Error).name === 'AbortError') return;
+      this.waiting = false;
+      this.status = 'failed';
+      this.redraw();
+    }
+  }
+
+  #take({ settings, answer }: Reply): void {
+    this.settings = settings;
+    this.answer = answer;
+    this.choices = choicesOf(answer, settings);
+    this.status = 'ready';
+  }
+
+  #remember(address: string, reply: Reply): void {
+    this.#answers.delete(address);
+    this.#answers.set(address, reply);
+    if (this.#answers.size > answersKept) this.#answers.delete(this.#answers.keys().next().value!);
+  }
+}
+
+const listings = new Map<string, Listing>();
+
+/** The listing of a name: one for all its elements on the page. */
+export function listingOf(name: string, origin: string, preview: boolean): Listing {
+  const key = `${origin} ${name}`;
+  let listing = listings.get(key);
+  if (!listing) {
+    listing = new Listing(name, origin, preview);
+    listings.set(key, listing);
+    void listing.load();
+  }
+  return listing;
+}

@@ -1,0 +1,47 @@
+import type { Asker, Reply } from './asker.js';
+
+/** What a preview says to the Bench around it. */
+export type FromPreview =
+  | { ivy: 'ask'; id: number; address: string }
+  | { ivy: 'went'; address: string };
+
+/** What the Bench says to a preview. */
+export type ToPreview =
+  | { ivy: 'reply'; id: number; reply: Reply }
+  | { ivy: 'failed'; id: number }
+  /** Draw anew: the address is another one, or the lens has changed. */
+  | { ivy: 'go'; address: string };
+
+/** Asks the Bench, which answers with the draft as it stands this moment. */
+export class PreviewAsker implements Asker {
+  readonly #waiting = new Map<number, { done: (reply: Reply) => void; fail: (error: Error) => void }>();
+  #next = 1;
+
+  constructor(onGo: (address: string) => void) {
+    addEventListener('message', (event: MessageEvent<ToPreview>) => {
+      if (event.source !== parent || event.origin !== location.origin) return;
+      const message = event.data;
+      if (message.ivy === 'go') onGo(message.address);
+      else if (message.ivy === 'reply') this.#waiting.get(message.id)?.done(message.reply);
+      else if (message.ivy === 'failed') this.#waiting.get(message.id)?.fail(new Error('The Bench got no answer.'));
+    });
+  }
+
+  ask(address: string, signal: AbortSignal): Promise<Reply> {
+    const id = this.#next++;
+    return new Promise<Reply>((done, fail) => {
+      this.#waiting.set(id, { done, fail });
+      signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
+      say({ ivy: 'ask', id, address });
+    }).finally(() => this.#waiting.delete(id));
+  }
+}
+
+/** Tells the Bench that the visitor went to an address. */
+export function tellWent(address: string): void {
+  say({ ivy: 'went', address });
+}
+
+function say(message: FromPreview): void {
+  parent.postMessage(message, location.origin);
+}

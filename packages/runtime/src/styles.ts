@@ -1,0 +1,108 @@
+/*
+ * Everything is in @layer ivy and inside :where(), so any plain rule of the page's own sheet wins without force.
+ * Fonts are the page's. What a site most likely wants to change is a variable on ivy-lens.
+ */
+const sheet = `@layer ivy {
+:where(ivy-lens){display:block;container-type:inline-size;min-height:60vh}
+:where(:root){--ivy-ink:#1d2b2e;--ivy-ink-2:#55635f;--ivy-page:#fff;--ivy-rule:#d9e0db;--ivy-soft:#eef2ee;--ivy-line:#7c8d89;
+--ivy-accent:#24404a;--ivy-on-accent:#fff;--ivy-chip:#fbeabf;--ivy-chip-ink:#4a3405;--ivy-radius:8px;--ivy-gap:24px}
+:where(.ivy-frame,.ivy-frame *){box-sizing:border-box}
+:where(.ivy-frame){color:var(--ivy-ink);display:grid;gap:24px 40px;grid-template-columns:minmax(0,1fr)}
+:where(.ivy-frame button,.ivy-frame select,.ivy-frame input){font:inherit;color:inherit}
+:where(.ivy-frame :focus-visible){outline:2px solid var(--ivy-accent);outline-offset:2px}
+:where(.ivy-main:focus){outline:none}
+:where(.ivy-frame ul,.ivy-frame ol){list-style:none;margin:0;padding:0}
+:where(.ivy-side){display:none}
+:where(.ivy-side[data-open=true]){display:block}
+:where(.ivy-filters){display:inline-flex;align-items:center;gap:8px;min-height:44px;padding:0 16px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page);font-weight:600;cursor:pointer;justify-self:start}
+:where(.ivy-badge){min-width:22px;padding:1px 6px;border-radius:11px;background:var(--ivy-chip);color:var(--ivy-chip-ink);font-size:.85em;text-align:center}
+:where(.ivy-show){display:block;width:100%;min-height:48px;margin-top:16px;border:0;border-radius:var(--ivy-radius);background:var(--ivy-accent);color:var(--ivy-on-accent);font-weight:600;cursor:pointer}
+:where(.ivy-frame .ivy-show){color:var(--ivy-on-accent)}
+@container (min-width:640px){
+:where(.ivy-frame[data-facets=side]){grid-template-columns:minmax(180px,256px) minmax(0,1fr)}
+:where(.ivy-frame[data-facets=side] .ivy-side,.ivy-frame[data-facets=top] .ivy-side){display:block}
+:where(.ivy-frame[data-facets=top] .ivy-side){display:grid;grid-template-columns:repeat(auto-fill,minmax(220px,1fr));gap:0 32px}
+:where(.ivy-frame[data-facets=side] .ivy-filters,.ivy-frame[data-facets=top] .ivy-filters,.ivy-frame .ivy-show){display:none}}
+:where(.ivy-facet){margin:0;padding:16px 0 14px;border:0;border-bottom:1px solid var(--ivy-rule);min-width:0}
+:where(.ivy-facet:first-child){padding-top:0}
+:where(.ivy-facet:last-of-type){border-bottom:0}
+:where(.ivy-facet-title){float:inline-start;width:100%;margin:0 0 6px;padding:0;font-weight:650}
+:where(.ivy-facet-title + *){clear:both}
+:where(.ivy-tick){display:flex;align-items:center;gap:10px;min-height:28px;padding-inline-start:calc(var(--ivy-depth,0) * 20px);cursor:pointer}
+@media (pointer:coarse){:where(.ivy-tick){min-height:44px}}
+:where(.ivy-tick input){appearance:none;flex:none;width:18px;height:18px;margin:0;border:1.5px solid var(--ivy-line);border-radius:4px;background:var(--ivy-page);cursor:pointer;display:grid;place-content:center}
+:where(.ivy-tick input[type=radio]){border-radius:50%}
+:where(.ivy-tick input:checked,.ivy-tick input:indeterminate){background:var(--ivy-accent);border-color:var(--ivy-accent)}
+:where(.ivy-tick input:checked)::before{content:"";width:9px;height:5px;border:solid var(--ivy-on-accent);border-width:0 0 2px 2px;transform:translateY(-1px) rotate(-45deg)}
+:where(.ivy-tick input[type=radio]:checked)::before{width:8px;height:8px;border:0;border-radius:50%;background:var(--ivy-on-accent);transform:none}
+:where(.ivy-tick input:indeterminate)::before{content:"";width:8px;height:2px;background:var(--ivy-on-accent)}
+:where(.ivy-tick .ivy-switch){width:36px;height:20px;border-radius:10px;justify-content:start;padding:2px}
+:where(.ivy-tick .ivy-switch)::before{content:"";width:13px;height:13px;border:0;border-radius:50%;background:var(--ivy-line);transform:none}
+:where(.ivy-tick .ivy-switch:checked){justify-content:end}
+:where(.ivy-tick .ivy-switch:checked)::before{width:13px;height:13px;border:0;background:var(--ivy-on-accent);transform:none}
+@media (forced-colors:active){:where(.ivy-tick input){appearance:auto}}
+:where(.ivy-tick input:checked + .ivy-label){font-weight:650}
+:where(.ivy-label){flex:1;min-width:0;overflow-wrap:anywhere}
+:where(.ivy-tick .ivy-count,.ivy-button .ivy-count){color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
+:where(.ivy-muted){color:var(--ivy-ink-2)}
+:where(.ivy-muted input,.ivy-muted .ivy-label){opacity:.72}
+:where(.ivy-more,.ivy-clear){padding:4px 0;border:0;background:none;text-decoration:underline;text-underline-offset:3px;cursor:pointer;color:var(--ivy-ink-2)}
+:where(.ivy-buttons){display:flex;flex-wrap:wrap;gap:8px}
+:where(.ivy-button){min-height:34px;padding:0 14px;border:1px solid var(--ivy-line);border-radius:20px;background:none;cursor:pointer}
+:where(.ivy-button[aria-pressed=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
+:where(.ivy-frame .ivy-button[aria-pressed=true],.ivy-frame .ivy-button[aria-pressed=true] .ivy-count){color:var(--ivy-on-accent)}
+:where(.ivy-select,.ivy-sort select){width:100%;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
+:where(.ivy-head){display:grid;gap:14px;margin-bottom:16px}
+:where(.ivy-chips){display:flex;flex-wrap:wrap;gap:8px;align-items:center}
+:where(.ivy-chip){display:inline-flex;align-items:center;gap:8px;min-height:30px;padding:0 12px;border:0;border-radius:20px;background:var(--ivy-chip);cursor:pointer}
+:where(.ivy-frame .ivy-chip,ivy-chips .ivy-chip){color:var(--ivy-chip-ink)}
+@media (pointer:coarse){:where(.ivy-chip,.ivy-button,.ivy-page,.ivy-clear){min-height:44px}}
+:where(.ivy-cross){width:9px;height:9px;background:linear-gradient(45deg,transparent 44%,currentColor 44% 56%,transparent 56%),linear-gradient(-45deg,transparent 44%,currentColor 44% 56%,transparent 56%)}
+@media (forced-colors:active){:where(.ivy-cross)::before{content:"×"}}
+:where(.ivy-bar){display:flex;flex-wrap:wrap;gap:8px 16px;align-items:baseline;justify-content:space-between}
+:where(.ivy-count-line){margin:0;display:flex;gap:8px;align-items:baseline;color:var(--ivy-ink-2)}
+:where(.ivy-count-line strong){font-size:1.35em;font-weight:650;color:var(--ivy-ink)}
+:where(.ivy-sort){display:inline-flex;gap:8px;align-items:center;color:var(--ivy-ink-2)}
+:where(.ivy-sort select){width:auto;border-color:transparent;background:none;padding-inline:4px;font-weight:600;color:var(--ivy-ink);cursor:pointer}
+:where(.ivy-results-body){transition:opacity .15s}
+:where(.ivy-results-body[data-waiting=true]){opacity:.55;transition-delay:.12s}
+@media (prefers-reduced-motion:reduce){:where(.ivy-results-body){transition:none}}
+:where(.ivy-cards,.ivy-loading){display:grid;gap:28px var(--ivy-gap);grid-template-columns:repeat(auto-fill,minmax(min(100%,max(220px,(100% - (var(--ivy-columns) - 1) * var(--ivy-gap)) / var(--ivy-columns))),1fr))}
+:where(.ivy-card){position:relative;display:flex;flex-direction:column;min-width:0}
+:where(.ivy-picture){aspect-ratio:2/1;border-radius:10px;overflow:hidden;background:var(--ivy-soft);margin-bottom:10px}
+:where(.ivy-picture img){display:block;width:100%;height:100%;object-fit:cover}
+:where(.ivy-card-text){display:grid;gap:5px;align-content:start}
+:where(.ivy-title){margin:0;font-size:1.17em;line-height:1.25;font-weight:650}
+:where(.ivy-title a){color:inherit;text-decoration:none}
+:where(.ivy-title a:hover){text-decoration:underline;text-underline-offset:3px}
+:where(.ivy-title a)::after{content:"";position:absolute;inset:0}
+:where(.ivy-facts){margin:0;display:flex;flex-wrap:wrap;gap:0 8px;font-size:.9em;color:var(--ivy-ink-2)}
+:where(.ivy-facts span + span)::before{content:"•";margin-inline-end:8px}
+:where(.ivy-summary){margin:0;color:var(--ivy-ink-2);font-size:.95em}
+:where(.ivy-terms){display:flex;flex-wrap:wrap;gap:6px;margin-top:4px}
+:where(.ivy-terms li){padding:1px 8px;border:1px solid var(--ivy-rule);border-radius:5px;background:var(--ivy-soft);font-size:.85em;color:var(--ivy-ink-2)}
+:where(.ivy-pager){display:flex;flex-wrap:wrap;gap:4px 12px;align-items:center;margin-top:32px}
+:where(.ivy-pager ol){display:flex;flex-wrap:wrap;gap:4px}
+:where(.ivy-page){display:inline-flex;align-items:center;justify-content:center;min-width:34px;min-height:34px;padding:0 8px;border-radius:var(--ivy-radius);color:inherit;text-decoration:none}
+:where(.ivy-page:hover){background:var(--ivy-soft)}
+:where(.ivy-page[aria-current]){background:var(--ivy-accent);color:var(--ivy-on-accent);font-weight:650}
+:where(.ivy-gap){min-width:24px;text-align:center;align-self:center}
+:where(.ivy-empty,.ivy-failed){padding:28px 24px;border:1px dashed var(--ivy-line);border-radius:10px}
+:where(.ivy-failed){margin-bottom:20px}
+:where(.ivy-empty-title){margin:0 0 6px;font-size:1.17em;font-weight:650}
+:where(.ivy-empty p,.ivy-failed p){margin:0 0 8px}
+:where(.ivy-ways){display:flex;flex-wrap:wrap;gap:8px}
+:where(.ivy-way,.ivy-retry){min-height:38px;padding:0 14px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page);cursor:pointer}
+:where(.ivy-ghost){aspect-ratio:4/3.6;border-radius:10px;background:var(--ivy-soft)}
+}`;
+
+const done = new WeakSet<Document>();
+
+/** Puts the sheet on a page, once. First in the page's order, so that its layer is the weakest. */
+export function addStyles(page: Document): void {
+  if (done.has(page)) return;
+  done.add(page);
+  const style = page.createElement('style');
+  style.textContent = sheet;
+  page.head.prepend(style);
+}
