@@ -6,13 +6,23 @@ import { join } from 'node:path';
 import { root } from './root.mjs';
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
-const swc = (folder) => [bin('swc'), ['src', '-d', 'dist', '--strip-leading-paths', '--ignore', '**/*.test.ts', '--config-file', swcConfig(folder)]];
-const swcConfig = (folder) => (existsSync(join(root, folder, '.swcrc')) ? join(root, folder, '.swcrc') : join(root, 'tools', 'library.swcrc'));
+const swc = (folder) => [
+  bin('swc'),
+  ['src', '-d', 'dist', '--strip-leading-paths', '--ignore', '**/*.test.ts', '--config-file', swcConfig(folder)],
+];
+const swcConfig = (folder) =>
+  existsSync(join(root, folder, '.swcrc')) ? join(root, folder, '.swcrc') : join(root, 'tools', 'library.swcrc');
 
 /** Parts in order: what a part needs stands before it. `reads` are the folders that make it stale. */
 const parts = [
   { name: 'core', folder: 'packages/core', reads: ['packages/core/src'], makes: 'dist/index.js', command: swc },
-  { name: 'formats', folder: 'packages/formats', reads: ['packages/formats/src'], makes: 'dist/index.js', command: swc },
+  {
+    name: 'formats',
+    folder: 'packages/formats',
+    reads: ['packages/formats/src'],
+    makes: 'dist/index.js',
+    command: swc,
+  },
   {
     name: 'runtime',
     folder: 'packages/runtime',
@@ -20,7 +30,13 @@ const parts = [
     makes: 'dist/ivy-lens.js',
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },
-  { name: 'server', folder: 'apps/server', reads: ['apps/server/src', 'apps/server/.swcrc'], makes: 'dist/main.js', command: swc },
+  {
+    name: 'server',
+    folder: 'apps/server',
+    reads: ['apps/server/src', 'apps/server/.swcrc'],
+    makes: 'dist/main.js',
+    command: swc,
+  },
   {
     name: 'studio',
     folder: 'apps/studio',
@@ -28,7 +44,13 @@ const parts = [
     makes: 'dist/index.html',
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },
-  { name: 'demo', folder: 'demo', reads: ['demo/make', 'demo/site'], makes: 'dist/field-notes.csv', command: () => [process.execPath, ['make/make.mjs']] },
+  {
+    name: 'demo',
+    folder: 'demo',
+    reads: ['demo/make', 'demo/site'],
+    makes: 'dist/field-notes.csv',
+    command: () => [process.execPath, ['make/make.mjs']],
+  },
 ];
 
 export async function build(say) {
@@ -55,7 +77,10 @@ export async function build(say) {
 function run(part) {
   const [command, args] = part.command(part.folder);
   return new Promise((done, fail) => {
-    const child = spawn(command, args, { cwd: join(root, part.folder), env: { ...process.env, NODE_ENV: 'production' } });
+    const child = spawn(command, args, {
+      cwd: join(root, part.folder),
+      env: { ...process.env, NODE_ENV: 'production' },
+    });
     let output = '';
     child.stdout.on('data', (chunk) => (output += chunk));
     child.stderr.on('data', (chunk) => (output += chunk));

@@ -22,7 +22,9 @@ export function serveDemo({ host, port, studio }) {
   const server = createServer((request, response) => {
     const file = fileOf(folder, request.url ?? '/');
     if (!file) {
-      response.writeHead(404, { 'content-type': 'text/plain; charset=utf-8' }).end('There is no such page on this site.\n');
+      response
+        .writeHead(404, { 'content-type': 'text/plain; charset=utf-8' })
+        .end('There is no such page on this site.\n');
       return;
     }
     response.setHeader('content-type', types[extname(file)] ?? 'application/octet-stream');

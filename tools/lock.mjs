@@ -14,7 +14,8 @@ export async function lock(path, patience = 120_000) {
       if (error.code !== 'EEXIST') throw error;
     }
     if (!isHeld(path)) rmSync(path, { force: true });
-    else if (Date.now() > until) throw new Error(`Another start has held ${path} for too long. Remove it if none runs.`);
+    else if (Date.now() > until)
+      throw new Error(`Another start has held ${path} for too long. Remove it if none runs.`);
     else await new Promise((done) => setTimeout(done, 100));
   }
 }

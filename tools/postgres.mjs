@@ -1,7 +1,19 @@
 // PostgreSQL on loopback with its own data folder, from the machine's own binaries.
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, readlinkSync, realpathSync, renameSync, rmSync, writeFileSync, chownSync, statSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  readlinkSync,
+  realpathSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+  chownSync,
+  statSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { homedir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -50,7 +62,9 @@ function findBinaries() {
 
 function installPostgres(say) {
   if (process.getuid?.() !== 0) {
-    throw new Error('PostgreSQL is not installed. Install it (apt-get install postgresql), or set DATABASE_URL to one that runs.');
+    throw new Error(
+      'PostgreSQL is not installed. Install it (apt-get install postgresql), or set DATABASE_URL to one that runs.',
+    );
   }
   say('Installing PostgreSQL (once)');
   aptInstall(['postgresql']);
@@ -75,7 +89,9 @@ export function aptInstall(packages) {
 /** PostgreSQL refuses to run as root, so root runs it as Debian's postgres user. */
 function databaseUser() {
   if (process.getuid?.() !== 0) return {};
-  const line = readFileSync('/etc/passwd', 'utf8').split('\n').find((entry) => entry.startsWith('postgres:'));
+  const line = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((entry) => entry.startsWith('postgres:'));
   if (!line) throw new Error('There is no user “postgres”. Install Debian’s postgresql package.');
   const [, , uid, gid] = line.split(':');
   return { uid: Number(uid), gid: Number(gid) };
@@ -101,7 +117,9 @@ function dataFolder(user) {
     writeFileSync(note, folder);
     return folder;
   }
-  throw new Error(`No folder for the database can be written: tried ${tagged.join(', ')}. Set IVY_DATA to one that can.`);
+  throw new Error(
+    `No folder for the database can be written: tried ${tagged.join(', ')}. Set IVY_DATA to one that can.`,
+  );
 }
 
 function isWritable(folder, user) {
@@ -113,7 +131,11 @@ function isWritable(folder, user) {
   }
   const probe = join(folder, 'probe');
   // tried as the database's user: a parent folder that only root may enter shows only then
-  const result = spawnSync('/bin/sh', ['-c', 'echo ok > "$0" && rm "$0"', probe], { ...user, cwd: '/', stdio: 'ignore' });
+  const result = spawnSync('/bin/sh', ['-c', 'echo ok > "$0" && rm "$0"', probe], {
+    ...user,
+    cwd: '/',
+    stdio: 'ignore',
+  });
   return result.status === 0;
 }
 
@@ -126,7 +148,20 @@ function makeCluster(bin, user, folder, say) {
   const secret = join(folder, 'password.txt');
   writeFileSync(secret, `${password}\n`, { mode: 0o600 });
   if (user.uid !== undefined) chownSync(secret, user.uid, user.gid);
-  const args = ['-D', half, '-U', 'ivy', '-A', 'scram-sha-256', '--pwfile', secret, '-E', 'UTF8', '--locale', 'C.UTF-8'];
+  const args = [
+    '-D',
+    half,
+    '-U',
+    'ivy',
+    '-A',
+    'scram-sha-256',
+    '--pwfile',
+    secret,
+    '-E',
+    'UTF8',
+    '--locale',
+    'C.UTF-8',
+  ];
   run(bin, user, 'initdb', args);
   rmSync(secret);
   writeFileSync(join(folder, 'secret.json'), JSON.stringify({ password }), { mode: 0o600 });

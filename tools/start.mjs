@@ -23,7 +23,8 @@ process.on('SIGTERM', () => void stop(0));
 
 try {
   checkNode();
-  if (!Number.isInteger(port) || port < 1 || port > 65534) throw new Error(`PORT must be a number from 1 to 65534, not “${process.env.PORT}”.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65534)
+    throw new Error(`PORT must be a number from 1 to 65534, not “${process.env.PORT}”.`);
   await needPort(port, 'PORT');
   if (withDemo) await needPort(port + 1, 'PORT (the demo site takes the one after it)');
   installPackages(say);
@@ -39,7 +40,14 @@ async function startServer() {
   const site = `http://${host}:${port + 1}`;
   server = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
     execArgv: ['--enable-source-maps'],
-    env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), DATABASE_URL: postgres.url, IVY_DEMO_SITE: site },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: host,
+      PORT: String(port),
+      DATABASE_URL: postgres.url,
+      IVY_DEMO_SITE: site,
+    },
   });
   server.on('exit', (code) => {
     if (!stopping) void stop(code || 1);
@@ -55,7 +63,8 @@ function needPort(wanted, name) {
   return new Promise((done, fail) => {
     const probe = createServer();
     probe.once('error', (error) => {
-      const words = error.code === 'EADDRINUSE' ? 'is in use. Stop what uses it, or' : `can’t be opened (${error.code}). To go on,`;
+      const words =
+        error.code === 'EADDRINUSE' ? 'is in use. Stop what uses it, or' : `can’t be opened (${error.code}). To go on,`;
       fail(new Error(`Port ${wanted} ${words} set ${name} to another.`));
     });
     probe.listen(wanted, host, () => probe.close(done));

@@ -42,7 +42,11 @@ function writeCsv() {
     observer: (note) => note.observer,
   };
   const cell = (value) => (/[",\n]/.test(String(value)) ? `"${String(value).replaceAll('"', '""')}"` : String(value));
-  const rows = notes.map((note) => Object.values(columns).map((read) => cell(read(note))).join(','));
+  const rows = notes.map((note) =>
+    Object.values(columns)
+      .map((read) => cell(read(note)))
+      .join(','),
+  );
   writeFileSync(join(dist, 'field-notes.csv'), `${[Object.keys(columns).join(','), ...rows].join('\n')}\n`);
 }
 
@@ -52,8 +56,18 @@ function writePages() {
   rmSync(join(site, 'note.html'));
   const escape = (text) => text.replace(/[&<>"]/g, (mark) => `&#${mark.charCodeAt(0)};`);
   for (const note of notes) {
-    const values = { title: note.title, summary: note.summary, picture: `/pictures/${note.id}.svg`, place: note.spot, observer: note.observer, kind: note.kind };
-    writeFileSync(join(site, 'notes', `${note.id}.html`), page.replace(/\{\{(\w+)\}\}/g, (_, name) => escape(values[name] ?? '')));
+    const values = {
+      title: note.title,
+      summary: note.summary,
+      picture: `/pictures/${note.id}.svg`,
+      place: note.spot,
+      observer: note.observer,
+      kind: note.kind,
+    };
+    writeFileSync(
+      join(site, 'notes', `${note.id}.html`),
+      page.replace(/\{\{(\w+)\}\}/g, (_, name) => escape(values[name] ?? '')),
+    );
   }
 }
 

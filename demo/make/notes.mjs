@@ -37,13 +37,15 @@ function makeNote(chance, i, titles) {
   const kind = chance.weighted(words.kinds);
   // wardens write more in spring: half of the notes are drawn from March to June
   let time = chance.between(from, to);
-  for (let tries = 0; tries < 2 && chance.chance(0.5) && ![2, 3, 4, 5].includes(new Date(time).getUTCMonth()); tries++) time = chance.between(from, to);
+  for (let tries = 0; tries < 2 && chance.chance(0.5) && ![2, 3, 4, 5].includes(new Date(time).getUTCMonth()); tries++)
+    time = chance.between(from, to);
   const observed = Math.floor(time / day) * day;
   const published = observed + chance.whole(0, 9) * day + chance.whole(6 * 60, 21 * 60) * 60_000;
   const date = new Date(observed);
   const hour = chance.pick(['dawn', 'noon', 'noon', 'dusk', 'moss', 'storm', 'night']);
   const observer = chance.pick(words.observers);
-  const fill = (template) => fillIn(template, { chance, date, observer, spot, habitat: habitat[0], species: species[0] });
+  const fill = (template) =>
+    fillIn(template, { chance, date, observer, spot, habitat: habitat[0], species: species[0] });
   const title = uniqueTitle(() => fill(chance.pick(words.titles[kind])), titles, spot, date);
   const subject = kind === 'Interview' ? 'People' : kind === 'Notice' ? chance.pick(['People', 'Boats']) : species[0];
   return {
@@ -56,7 +58,13 @@ function makeNote(chance, i, titles) {
     spot,
     species,
     kind,
-    minutes: Math.max(1, Math.round({ Survey: 5, Sighting: 3, 'How-to': 7, Notice: 1.5, Interview: 11 }[kind] + chance.between(-2, 4) * chance.next())),
+    minutes: Math.max(
+      1,
+      Math.round(
+        { Survey: 5, Sighting: 3, 'How-to': 7, Notice: 1.5, Interview: 11 }[kind] +
+          chance.between(-2, 4) * chance.next(),
+      ),
+    ),
     tideHeight: kind === 'Survey' || kind === 'Sighting' ? Math.round(chance.between(3, 62)) / 10 : '',
     tide: chance.pick(words.tides),
     volunteers: chance.chance(kind === 'Survey' || kind === 'Notice' ? 0.34 : 0.08) ? 'yes' : 'no',
@@ -82,8 +90,32 @@ function fillIn(template, { chance, date, observer, spot, habitat, species }) {
   const one = chance.pick(words.names[species]);
   const figure = chance.pick(words.numbers.slice(1));
   const month = words.months[date.getUTCMonth()];
-  const season = ['winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter'][date.getUTCMonth()];
-  const values = { s: one, S: capital(one), p: spot, h: habitat.toLowerCase(), n: figure, N: capital(figure), m: month, w: String(chance.whole(9, 52)), season, o: observer.split(' ')[0] };
+  const season = [
+    'winter',
+    'winter',
+    'spring',
+    'spring',
+    'spring',
+    'summer',
+    'summer',
+    'summer',
+    'autumn',
+    'autumn',
+    'autumn',
+    'winter',
+  ][date.getUTCMonth()];
+  const values = {
+    s: one,
+    S: capital(one),
+    p: spot,
+    h: habitat.toLowerCase(),
+    n: figure,
+    N: capital(figure),
+    m: month,
+    w: String(chance.whole(9, 52)),
+    season,
+    o: observer.split(' ')[0],
+  };
   return template.replace(/\{(\w+)\}/g, (whole, name) => values[name] ?? whole);
 }
 
@@ -98,7 +130,8 @@ function slipUp(notes, chance) {
   const dates = ['31/02/2026', 'late May', '2025-13-04', 'the week after', 'n/a', '12 Brack 2025'];
   dates.forEach((text, i) => (notes[37 + i * 71].observed = text));
   const withMud = notes.filter((note) => note.habitat.includes('Shore > Mudflat'));
-  for (const note of withMud.slice(4, 8)) note.habitat = note.habitat.map((path) => path.replace('Mudflat', 'Mud flat'));
+  for (const note of withMud.slice(4, 8))
+    note.habitat = note.habitat.map((path) => path.replace('Mudflat', 'Mud flat'));
   const atPoint = notes.filter((note) => note.spot === 'Gannick Point');
   atPoint[11].place = 'Outer estuary > North Shore > Gannick Pt';
 }

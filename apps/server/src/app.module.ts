@@ -11,7 +11,11 @@ export class AppModule {
   static with(databaseUrl: string): DynamicModule {
     return {
       module: AppModule,
-      imports: [TypeOrmModule.forRoot({ ...databaseOptions(databaseUrl), retryAttempts: 5, retryDelay: 500 }), SourcesModule, LensesModule],
+      imports: [
+        TypeOrmModule.forRoot({ ...databaseOptions(databaseUrl), retryAttempts: 5, retryDelay: 500 }),
+        SourcesModule,
+        LensesModule,
+      ],
       controllers: [HealthController, PagesController],
     };
   }

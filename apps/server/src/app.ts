@@ -27,7 +27,8 @@ export async function createApp({ databaseUrl, logs = true }: AppOptions): Promi
     // an address may be long; past our own limit we answer 414 in words, so the parser must let it in
     http: { maxHeaderSize: 64 * 1024 },
     routerOptions: { maxParamLength: 500 },
-    frameworkErrors: (error: unknown, _request: FastifyRequest, reply: FastifyReply) => writeProblem(reply, asProblem(error)),
+    frameworkErrors: (error: unknown, _request: FastifyRequest, reply: FastifyReply) =>
+      writeProblem(reply, asProblem(error)),
   });
   const app = await NestFactory.create<NestFastifyApplication>(AppModule.with(databaseUrl), adapter, {
     logger: logs ? ['error', 'warn'] : false,

@@ -1,4 +1,5 @@
 import type { RawRecord } from '@ivy/core';
+import { parse, type ParseError } from 'jsonc-parser';
 import { FileProblem } from './file-problem.js';
 import { limits } from './limits.js';
 
@@ -10,8 +11,8 @@ export function readJson(text: string): RawRecord[] {
   let data: unknown;
   try {
     data = JSON.parse(text.replace(/^\ufeff/, ''));
-  } catch (error) {
-    throw new FileProblem('broken-file', `The JSON is broken${placeOf(error, text)}. Mend it there and bring it in again.`);
+  } catch {
+    throw new FileProblem('broken-file', `The JSON is broken${placeOf(text)}. Mend it there and bring it in again.`);
   }
   return recordsOf(data);
 }
@@ -34,10 +35,14 @@ export function readNdjson(text: string): RawRecord[] {
 function recordsOf(data: unknown): RawRecord[] {
   const list = Array.isArray(data) ? data : listWithin(data);
   if (!list) {
-    throw new FileProblem('no-posts', 'The JSON holds no list of posts. Bring in a list of objects, or an object with one in it.');
+    throw new FileProblem(
+      'no-posts',
+      'The JSON holds no list of posts. Bring in a list of objects, or an object with one in it.',
+    );
   }
   const records = list.filter(isObject);
-  if (records.length === 0) throw new FileProblem('no-posts', 'The list in the JSON holds no posts: each must be an object.');
+  if (records.length === 0)
+    throw new FileProblem('no-posts', 'The list in the JSON holds no posts: each must be an object.');
   if (records.length > limits.records) {
     throw new FileProblem('too-many', `The file has ${records.length} posts; at most ${limits.records} can be read.`);
   }
@@ -55,7 +60,8 @@ function flatten(record: Record<string, unknown>): RawRecord {
     if (depth > limits.depth) {
       throw new FileProblem('too-large', `A post nests deeper than ${limits.depth} levels. Flatten it and try again.`);
     }
-    if (isObject(value)) for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key, depth + 1);
+    if (isObject(value))
+      for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key, depth + 1);
     else entries.push([path.slice(0, 120), value]);
   };
   visit(record, '', 0);
@@ -66,9 +72,11 @@ function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-/** Where JSON broke, as a line: a position in characters helps nobody. */
-function placeOf(error: unknown, text: string): string {
-  const at = /position (\d+)/.exec(String(error))?.[1];
-  if (at === undefined) return ' at its end: something was opened and not closed';
-  return ` near line ${text.slice(0, Number(at)).split('\n').length}`;
+/** Where JSON broke, as a line. The engine's own words name no place that can be relied on. */
+function placeOf(text: string): string {
+  const errors: ParseError[] = [];
+  parse(text, errors, { disallowComments: true });
+  const offset = errors[0]?.offset ?? text.length;
+  if (offset >= text.trimEnd().length) return ' at its end: something was opened and not closed';
+  return ` near line ${text.slice(0, offset).split('\n').length}`;
 }

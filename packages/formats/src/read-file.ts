@@ -19,10 +19,14 @@ export interface FileReading {
  */
 export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): FileReading {
   if (bytes.length > limits.bytes) {
-    throw new FileProblem('too-large', `The file is larger than ${limits.bytes / 1024 / 1024} MB. Bring it in as smaller ones.`);
+    throw new FileProblem(
+      'too-large',
+      `The file is larger than ${limits.bytes / 1024 / 1024} MB. Bring it in as smaller ones.`,
+    );
   }
   const text = decodeText(bytes);
-  if (text.trim() === '') throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
+  if (text.trim() === '')
+    throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
   if (text.includes('\u0000')) {
     throw new FileProblem('unknown-format', 'This is not a text file. Bring in CSV, JSON or NDJSON.');
   }

@@ -1,4 +1,13 @@
-import { IvyChips, IvyCount, IvyFacet, IvyFacets, IvyLens, IvyPager, IvyResults, IvySort } from './elements/elements.js';
+import {
+  IvyChips,
+  IvyCount,
+  IvyFacet,
+  IvyFacets,
+  IvyLens,
+  IvyPager,
+  IvyResults,
+  IvySort,
+} from './elements/elements.js';
 
 const elements = {
   'ivy-lens': IvyLens,

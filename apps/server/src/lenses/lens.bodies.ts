@@ -21,7 +21,11 @@ export class CreateLensBody {
   @Matches(slugPattern, { message: slugMessage })
   slug?: string;
 
-  @ApiPropertyOptional({ type: 'object', additionalProperties: true, description: 'Without it, one is proposed. See /api/v1/schemas/lens.json.' })
+  @ApiPropertyOptional({
+    type: 'object',
+    additionalProperties: true,
+    description: 'Without it, one is proposed. See /api/v1/schemas/lens.json.',
+  })
   @IsOptional()
   @IsObject()
   config?: object;

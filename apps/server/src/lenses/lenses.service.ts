@@ -50,13 +50,20 @@ export class LensesService {
       return await this.database.transaction(async (manager) => {
         const taken = (await manager.find(LensRow, { select: { slug: true } })).map((row) => row.slug);
         const slug = body.slug ?? freeSlug(body.name, taken);
-        const { id } = await manager.save(manager.create(LensRow, { slug, name: body.name.trim(), sourceId: source.id, draft }));
+        const { id } = await manager.save(
+          manager.create(LensRow, { slug, name: body.name.trim(), sourceId: source.id, draft }),
+        );
         await this.changes.note(manager, { kind: 'lens', slug });
         const lens = await manager.findOneOrFail(LensRow, { where: { id }, relations: { source: true } });
         return viewOf(lens, null);
       });
     } catch (error) {
-      if (isTaken(error)) throw new Problem(409, 'slug-taken', `A lens called “${body.slug ?? body.name}” is there already. Choose another name.`);
+      if (isTaken(error))
+        throw new Problem(
+          409,
+          'slug-taken',
+          `A lens called “${body.slug ?? body.name}” is there already. Choose another name.`,
+        );
       throw error;
     }
   }
@@ -113,7 +120,12 @@ export class LensesService {
     const releases = await this.database
       .getRepository(Release)
       .find({ where: { lensId: lens.id }, order: { number: 'DESC' } });
-    return releases.map(({ number, note, createdAt, config }) => ({ number, note, config, createdAt: createdAt.toISOString() }));
+    return releases.map(({ number, note, createdAt, config }) => ({
+      number,
+      note,
+      config,
+      createdAt: createdAt.toISOString(),
+    }));
   }
 
   /** Makes an earlier release the draft. Visitors keep what they have until it is published. */
@@ -145,7 +157,11 @@ export function readConfig(config: object, fields: readonly Field[]): Lens {
 }
 
 function overtaken(revision: number): Problem {
-  return new Problem(412, 'draft-changed', `Someone saved draft ${revision} meanwhile. Load it, then make your change again.`);
+  return new Problem(
+    412,
+    'draft-changed',
+    `Someone saved draft ${revision} meanwhile. Load it, then make your change again.`,
+  );
 }
 
 async function findRow(manager: EntityManager, slug: string): Promise<LensRow> {

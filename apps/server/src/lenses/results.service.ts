@@ -82,7 +82,11 @@ function settings(lens: Lens, { index }: KeptIndex): Settings {
 
 function resultsOf(slug: string, release: number | null, lens: Lens, { index }: KeptIndex, address: string): Results {
   if (address.length > longestAddress) {
-    throw new Problem(414, 'address-too-long', `The address is longer than ${longestAddress} characters. Take some choices away.`);
+    throw new Problem(
+      414,
+      'address-too-long',
+      `The address is longer than ${longestAddress} characters. Take some choices away.`,
+    );
   }
   const start = performance.now();
   const { query, notices } = readAddress(address, lens, index);

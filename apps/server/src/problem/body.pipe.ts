@@ -7,7 +7,12 @@ export const bodyPipe = new ValidationPipe({
   forbidNonWhitelisted: true,
   transform: true,
   exceptionFactory: (errors) =>
-    new Problem(400, 'bad-body', 'Some fields of the body are not right. See errors.', errors.flatMap((e) => flatten(e, ''))),
+    new Problem(
+      400,
+      'bad-body',
+      'Some fields of the body are not right. See errors.',
+      errors.flatMap((e) => flatten(e, '')),
+    ),
 });
 
 function flatten(error: ValidationError, above: string): FieldProblem[] {

@@ -46,7 +46,11 @@ export function asProblem(error: unknown): Problem {
   if (typeof statusCode === 'number' && statusCode >= 400 && statusCode < 500) {
     return new Problem(statusCode, codeOf(statusCode), message ?? 'The request could not be read.');
   }
-  return new Problem(500, 'internal', 'Something went wrong here, and it was written to the log. Try again in a moment.');
+  return new Problem(
+    500,
+    'internal',
+    'Something went wrong here, and it was written to the log. Try again in a moment.',
+  );
 }
 
 function codeOf(status: number): string {

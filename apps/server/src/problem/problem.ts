@@ -19,5 +19,9 @@ export class Problem extends HttpException {
 }
 
 export function notFound(what: string, slug: string): Problem {
-  return new Problem(404, 'not-found', `There is no ${what} called “${slug.slice(0, 80)}”. Check its name in the list.`);
+  return new Problem(
+    404,
+    'not-found',
+    `There is no ${what} called “${slug.slice(0, 80)}”. Check its name in the list.`,
+  );
 }

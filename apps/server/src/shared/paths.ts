@@ -6,7 +6,8 @@ export function fromRoot(...parts: string[]): string {
   return join(root, ...parts);
 }
 
-const root = findRoot(process.argv[1] ? dirname(process.argv[1]) : process.cwd()) ?? findRoot(process.cwd()) ?? process.cwd();
+const root =
+  findRoot(process.argv[1] ? dirname(process.argv[1]) : process.cwd()) ?? findRoot(process.cwd()) ?? process.cwd();
 
 function findRoot(from: string): string | undefined {
   for (let folder = from; ; folder = dirname(folder)) {

@@ -25,6 +25,16 @@ export class PagesController {
       .send(createReadStream(file));
   }
 
+  @Get('preview-font.woff2')
+  font(@Res() reply: FastifyReply): void {
+    const name = 'source-sans-3-latin-wght-normal.woff2';
+    const file = fromRoot('node_modules', '@fontsource-variable', 'source-sans-3', 'files', name);
+    void reply
+      .header('content-type', 'font/woff2')
+      .header('cache-control', 'public, max-age=86400')
+      .send(createReadStream(file));
+  }
+
   @Get('preview/:slug')
   async preview(@Param('slug') slug: string, @Res() reply: FastifyReply): Promise<void> {
     const { name, site } = await this.lenses.of(slug, 'draft');

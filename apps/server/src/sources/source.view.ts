@@ -64,5 +64,16 @@ export function summaryOf(source: Source): SourceSummary {
 
 export function viewOf(source: Source): SourceView {
   const { slug, name, posts, format, fileName, site, fields, findings, rejected } = source;
-  return { slug, name, posts, format, fileName, site, fields, findings, rejected, updatedAt: source.updatedAt.toISOString() };
+  return {
+    slug,
+    name,
+    posts,
+    format,
+    fileName,
+    site,
+    fields,
+    findings,
+    rejected,
+    updatedAt: source.updatedAt.toISOString(),
+  };
 }

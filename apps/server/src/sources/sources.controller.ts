@@ -1,5 +1,12 @@
 import { Controller, Delete, Get, HttpCode, Param, Post, Req } from '@nestjs/common';
-import { ApiBody, ApiConsumes, ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import {
+  ApiBody,
+  ApiConsumes,
+  ApiCreatedResponse,
+  ApiNoContentResponse,
+  ApiOkResponse,
+  ApiTags,
+} from '@nestjs/swagger';
 import type { FastifyRequest } from 'fastify';
 import { notFound } from '../problem/problem.js';
 import { bodyPipe } from '../problem/body.pipe.js';

@@ -70,7 +70,12 @@ export class SourcesService {
         return source;
       });
     } catch (error) {
-      if (isTaken(error)) throw new Problem(409, 'slug-taken', `A source called “${intake.slug ?? name}” is there already. Choose another name.`);
+      if (isTaken(error))
+        throw new Problem(
+          409,
+          'slug-taken',
+          `A source called “${intake.slug ?? name}” is there already. Choose another name.`,
+        );
       throw error;
     }
   }
@@ -97,13 +102,17 @@ function readUpload(intake: Intake): { format: FileFormat; records: RawRecord[] 
   try {
     return readFile(intake.bytes, intake.fileName, intake.format);
   } catch (error) {
-    if (error instanceof FileProblem) throw new Problem(error.code === 'too-large' ? 413 : 422, error.code, error.message);
+    if (error instanceof FileProblem)
+      throw new Problem(error.code === 'too-large' ? 413 : 422, error.code, error.message);
     throw error;
   }
 }
 
 function nameOf(fileName: string): string {
-  const bare = fileName.replace(/\.[a-z0-9]+$/i, '').replace(/[_-]+/g, ' ').trim();
+  const bare = fileName
+    .replace(/\.[a-z0-9]+$/i, '')
+    .replace(/[_-]+/g, ' ')
+    .trim();
   return bare === '' ? 'Posts' : bare[0]!.toUpperCase() + bare.slice(1, 120);
 }
 

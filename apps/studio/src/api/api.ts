@@ -32,12 +32,27 @@ export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
     throw new Unreachable();
   }
   if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
-  const body = (await response.json().catch(() => ({}))) as Partial<{ code: string; detail: string; errors: ApiProblem['errors'] }>;
-  throw new ApiProblem(response.status, body.code ?? 'unknown', body.detail ?? `The server answered ${response.status}.`, body.errors);
+  const body = (await response.json().catch(() => ({}))) as Partial<{
+    code: string;
+    detail: string;
+    errors: ApiProblem['errors'];
+  }>;
+  throw new ApiProblem(
+    response.status,
+    body.code ?? 'unknown',
+    body.detail ?? `The server answered ${response.status}.`,
+    body.errors,
+  );
 }
 
 /** Sends JSON. */
-export function send<T>(method: 'POST' | 'PUT' | 'DELETE', path: string, body: unknown, headers: Record<string, string> = {}, signal?: AbortSignal): Promise<T> {
+export function send<T>(
+  method: 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body: unknown,
+  headers: Record<string, string> = {},
+  signal?: AbortSignal,
+): Promise<T> {
   return ask<T>(path, {
     method,
     headers: { ...headers, ...(body !== undefined && { 'content-type': 'application/json' }) },

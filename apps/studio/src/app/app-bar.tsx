@@ -21,7 +21,11 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
       <nav aria-label="You are here" className="flex min-w-0 items-center gap-2">
         {crumbs.map((crumb, i) => (
           <Fragment key={crumb.label}>
-            {i > 0 && <span className="text-rule-2" aria-hidden="true">/</span>}
+            {i > 0 && (
+              <span className="text-rule-2" aria-hidden="true">
+                /
+              </span>
+            )}
             {crumb.to ? (
               <Link to={crumb.to} className="truncate text-ink-2 hover:text-ink">
                 {crumb.label}
@@ -34,7 +38,13 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
       </nav>
       <div className="ms-auto flex items-center gap-2">
         {children}
-        <button type="button" className="icon-button" onClick={flip} aria-label={theme === 'ivy' ? 'Go to night colours' : 'Go to day colours'} title={theme === 'ivy' ? 'Night' : 'Day'}>
+        <button
+          type="button"
+          className="icon-button"
+          onClick={flip}
+          aria-label={theme === 'ivy' ? 'Go to night colours' : 'Go to day colours'}
+          title={theme === 'ivy' ? 'Night' : 'Day'}
+        >
           {theme === 'ivy' ? <Moon size={16} /> : <Sun size={16} />}
         </button>
       </div>
@@ -46,9 +56,12 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
 function Mark() {
   return (
     <svg width="24" height="24" viewBox="0 0 32 32" aria-hidden="true" className="text-ivy">
-      <path fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinecap="round" d="m20.500 21.500 7 7" />
-      <circle cx="14" cy="15" r="9.400" fill="none" stroke="currentColor" strokeWidth="2.400" />
-      <path fill="currentColor" d="M14 21.400c-1-3-4.900-3.400-5.700-6.900 2.100.3 2.600-.4 2.200-2.700 2.400.4 2.900-1.300 3.500-3.600.6 2.300 1.100 4 3.500 3.600-.4 2.300.1 3 2.200 2.700-.8 3.500-4.700 3.900-5.700 6.900z" />
+      <path fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinecap="round" d="m20.5 21.5 7 7" />
+      <circle cx="14" cy="15" r="9.4" fill="none" stroke="currentColor" strokeWidth="2.4" />
+      <path
+        fill="currentColor"
+        d="M14 21.4c-1-3-4.9-3.4-5.7-6.9 2.1.3 2.6-.4 2.2-2.7 2.4.4 2.9-1.3 3.5-3.6.6 2.3 1.1 4 3.5 3.6-.4 2.3.1 3 2.2 2.7-.8 3.5-4.7 3.9-5.7 6.9z"
+      />
     </svg>
   );
 }

@@ -28,11 +28,26 @@ export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus
     setTimeout(() => setCopied(false), 1600);
   };
   return (
-    <section aria-label="Address" className="flex h-[50px] shrink-0 items-center gap-1 border-b border-rule bg-raised px-2">
-      <button type="button" className="icon-button" aria-label="Address before" title="Address before" onClick={() => void navigate(-1)}>
+    <section
+      aria-label="Address"
+      className="flex h-[50px] shrink-0 items-center gap-1 border-b border-rule bg-raised px-2"
+    >
+      <button
+        type="button"
+        className="icon-button"
+        aria-label="Address before"
+        title="Address before"
+        onClick={() => void navigate(-1)}
+      >
         <ArrowLeft size={16} />
       </button>
-      <button type="button" className="icon-button" aria-label="Address after" title="Address after" onClick={() => void navigate(1)}>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label="Address after"
+        title="Address after"
+        onClick={() => void navigate(1)}
+      >
         <ArrowRight size={16} />
       </button>
       {editing ? (
@@ -44,7 +59,15 @@ export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus
           }}
         />
       ) : (
-        <Tokens lens={lens} address={address} hues={hues} focus={focus} onGo={onGo} onFocus={onFocus} onEdit={() => setEditing(true)} />
+        <Tokens
+          lens={lens}
+          address={address}
+          hues={hues}
+          focus={focus}
+          onGo={onGo}
+          onFocus={onFocus}
+          onEdit={() => setEditing(true)}
+        />
       )}
       <p className="ms-2 flex shrink-0 items-baseline gap-1.5" role="status">
         {answer && (
@@ -57,10 +80,23 @@ export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus
         )}
       </p>
       <span className="mx-1.5 h-6 w-px bg-rule" />
-      <button type="button" className="icon-button" aria-label="Copy the address" title="Copy the address" onClick={() => void copy()}>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label="Copy the address"
+        title="Copy the address"
+        onClick={() => void copy()}
+      >
         {copied ? <Check size={16} className="text-ivy" /> : <Link2 size={16} />}
       </button>
-      <button type="button" className="icon-button" aria-label="Clear the address" title="Clear the address" disabled={address === ''} onClick={() => onGo('')}>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label="Clear the address"
+        title="Clear the address"
+        disabled={address === ''}
+        onClick={() => onGo('')}
+      >
         <X size={16} />
       </button>
       <span className="sr-only" role="status">
@@ -86,7 +122,10 @@ function Tokens({ lens, address, hues, focus, onGo, onFocus, onEdit }: TokensPro
     buttons?.[Math.max(0, at - 1)]?.focus();
   };
   return (
-    <div ref={list} className="mono flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[13px] font-medium [scrollbar-width:none]">
+    <div
+      ref={list}
+      className="mono flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[13px] font-medium [scrollbar-width:none]"
+    >
       <span className="shrink-0 ps-1 text-ink-2">/ ?</span>
       {tokens.map((token, i) => {
         const hue = token.facet === null ? undefined : hues.get(token.facet);
@@ -110,7 +149,12 @@ function Tokens({ lens, address, hues, focus, onGo, onFocus, onEdit }: TokensPro
           </Fragment>
         );
       })}
-      <button type="button" className="flex h-[31px] min-w-[120px] flex-1 items-center gap-1.5 rounded-[3px] px-2 text-start text-ink-3 hover:bg-sunk" onClick={onEdit} aria-label="Edit the address as text">
+      <button
+        type="button"
+        className="flex h-[31px] min-w-[120px] flex-1 items-center gap-1.5 rounded-[3px] px-2 text-start text-ink-3 hover:bg-sunk"
+        onClick={onEdit}
+        aria-label="Edit the address as text"
+      >
         <PencilLine size={13} className="shrink-0" /> {tokens.length === 0 ? 'name=value' : ''}
       </button>
     </div>

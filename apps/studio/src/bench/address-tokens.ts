@@ -17,7 +17,13 @@ export function tokensOf(address: string, lens: Lens): Token[] {
   const names = parameterNames(lens);
   return splitAddress(address).map(({ name, value, raw }) => {
     const target = names.get(name);
-    return { name, value, raw, facet: typeof target === 'object' ? target.facet.key : null, known: target !== undefined };
+    return {
+      name,
+      value,
+      raw,
+      facet: typeof target === 'object' ? target.facet.key : null,
+      known: target !== undefined,
+    };
   });
 }
 

@@ -52,7 +52,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const [layout, setLayout] = useState(0);
   const relayout = useCallback(() => setLayout((n) => n + 1), []);
 
-  const onSaved = useCallback((view: LensView) => void mutate('/lenses', undefined, { revalidate: true }).then(() => view), [mutate]);
+  const onSaved = useCallback(
+    (view: LensView) => void mutate('/lenses', undefined, { revalidate: true }).then(() => view),
+    [mutate],
+  );
   const { saving, adopt, keepMine, flush } = useSaving(slug, lens, loaded, onSaved);
   const go = useCallback((next: string) => void navigate({ search: next === '' ? '' : `?${next}` }), [navigate]);
   const { trial, problem, retry } = usePreview(slug, lens, address, frame, go);
@@ -63,7 +66,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const facet = lens.facets.find((one) => one.key === focus);
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
 
-  useUndoKeys(() => dispatch({ type: 'undo' }), () => dispatch({ type: 'redo' }));
+  useUndoKeys(
+    () => dispatch({ type: 'undo' }),
+    () => dispatch({ type: 'redo' }),
+  );
   useEffect(relayout, [relayout, trial, focus, lens.facets.length]);
 
   const takeTheirs = async () => {
@@ -81,22 +87,55 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   };
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
-      <AppBar crumbs={[{ label: 'Sources', to: '/sources' }, { label: source.name, to: `/sources/${source.slug}` }, { label: loaded.name }]}>
+      <AppBar
+        crumbs={[
+          { label: 'Sources', to: '/sources' },
+          { label: source.name, to: `/sources/${source.slug}` },
+          { label: loaded.name },
+        ]}
+      >
         <SavingWords saving={saving} />
         <Link to={`/lenses/${slug}/publish`} className="me-1 text-[13px] font-semibold text-rust hover:underline">
-          {releases.data && (newest ? (changes!.length === 0 ? '' : `${countOf(changes!.length, 'change')} since release ${newest.number}`) : 'Not released yet')}
+          {releases.data &&
+            (newest
+              ? changes!.length === 0
+                ? ''
+                : `${countOf(changes!.length, 'change')} since release ${newest.number}`
+              : 'Not released yet')}
         </Link>
-        <button type="button" className="icon-button" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={state.past.length === 0} onClick={() => dispatch({ type: 'undo' })}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label="Undo"
+          title="Undo (Ctrl+Z)"
+          disabled={state.past.length === 0}
+          onClick={() => dispatch({ type: 'undo' })}
+        >
           <Undo2 size={16} />
         </button>
-        <button type="button" className="icon-button" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={state.future.length === 0} onClick={() => dispatch({ type: 'redo' })}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label="Redo"
+          title="Redo (Ctrl+Shift+Z)"
+          disabled={state.future.length === 0}
+          onClick={() => dispatch({ type: 'redo' })}
+        >
           <Redo2 size={16} />
         </button>
         <button type="button" className="button button-main order-last" onClick={() => void toPublish()}>
           Publish
         </button>
       </AppBar>
-      <AddressStrip lens={lens} address={address} answer={trial?.answer} hues={hues} focus={focus} onGo={go} onFocus={(key) => dispatch({ type: 'focus', key })} />
+      <AddressStrip
+        lens={lens}
+        address={address}
+        answer={trial?.answer}
+        hues={hues}
+        focus={focus}
+        onGo={go}
+        onFocus={(key) => dispatch({ type: 'focus', key })}
+      />
       {saving.at === 'overtaken' && <Overtaken onTheirs={() => void takeTheirs()} onMine={() => void takeMine()} />}
       {problem && !(problem instanceof ApiProblem && problem.status === 422) && (
         <p className="flex items-center gap-3 border-b border-rule bg-bad-soft px-4 py-2" role="alert">
@@ -116,7 +155,12 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           problem={refused}
           onFocus={(key) => dispatch({ type: 'focus', key })}
           onMove={(key, by) => dispatch({ type: 'edit', lens: moveFacet(lens, key, by) })}
-          onEye={(key) => dispatch({ type: 'edit', lens: changeFacet(lens, key, { visible: !lens.facets.find((one) => one.key === key)!.visible }) })}
+          onEye={(key) =>
+            dispatch({
+              type: 'edit',
+              lens: changeFacet(lens, key, { visible: !lens.facets.find((one) => one.key === key)!.visible }),
+            })
+          }
           onAdd={add}
         />
         <Desk slug={slug} name={loaded.name} frame={frame} onLayout={relayout} />
@@ -133,11 +177,21 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
               hue={hues.get(facet.key)!}
               trial={trial}
               problem={refused}
-              onEdit={(next, topic, focusOn) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }), ...(focusOn !== undefined && { focus: focusOn }) })}
+              onEdit={(next, topic, focusOn) =>
+                dispatch({
+                  type: 'edit',
+                  lens: next,
+                  ...(topic !== undefined && { topic }),
+                  ...(focusOn !== undefined && { focus: focusOn }),
+                })
+              }
               onRemove={() => dispatch({ type: 'edit', lens: removeFacet(lens, facet.key) })}
             />
           ) : (
-            <ResultsWiring lens={lens} onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })} />
+            <ResultsWiring
+              lens={lens}
+              onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })}
+            />
           )}
         </aside>
       </div>
@@ -154,7 +208,11 @@ function SavingWords({ saving }: { saving: Saving }) {
     refused: 'Not saved: see the wiring.',
   }[saving.at];
   return (
-    <span className={`text-[13px] ${saving.at === 'saving' ? 'remark text-ink-3' : 'font-semibold text-bad'}`} role="status" data-saving={saving.at}>
+    <span
+      className={`text-[13px] ${saving.at === 'saving' ? 'remark text-ink-3' : 'font-semibold text-bad'}`}
+      role="status"
+      data-saving={saving.at}
+    >
       {words}
     </span>
   );

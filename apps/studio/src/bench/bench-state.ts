@@ -38,7 +38,13 @@ export function benchReducer(state: BenchState, action: BenchAction): BenchState
     case 'undo': {
       const lens = state.past.at(-1);
       if (!lens) return state;
-      return withFocus({ ...state, lens, past: state.past.slice(0, -1), future: [state.lens, ...state.future], lastTopic: null });
+      return withFocus({
+        ...state,
+        lens,
+        past: state.past.slice(0, -1),
+        future: [state.lens, ...state.future],
+        lastTopic: null,
+      });
     }
     case 'redo': {
       const [lens, ...future] = state.future;

@@ -27,17 +27,32 @@ export function changesBetween(before: Lens, after: Lens): Change[] {
   for (const facet of after.facets) {
     const was = old.get(facet.key) ?? facet.aliases.map((alias) => old.get(alias)).find((one) => one !== undefined);
     if (!was) {
-      changes.push({ facet: facet.key, title: `${nameOf(facet)} is a new facet`, before: 'not there', after: kindNames[facet.kind] });
+      changes.push({
+        facet: facet.key,
+        title: `${nameOf(facet)} is a new facet`,
+        before: 'not there',
+        after: kindNames[facet.kind],
+      });
       continue;
     }
     met.add(was.key);
     changes.push(...facetChanges(was, facet));
   }
   for (const facet of before.facets) {
-    if (!met.has(facet.key)) changes.push({ facet: facet.key, title: `${nameOf(facet)} is no longer a facet`, before: kindNames[facet.kind], after: 'gone' });
+    if (!met.has(facet.key))
+      changes.push({
+        facet: facet.key,
+        title: `${nameOf(facet)} is no longer a facet`,
+        before: kindNames[facet.kind],
+        after: 'gone',
+      });
   }
-  const order = (lens: Lens) => lens.facets.map((facet) => facet.field).filter((field) => before.facets.some((f) => f.field === field) && after.facets.some((f) => f.field === field));
-  if (order(before).join('\n') !== order(after).join('\n')) changes.push({ facet: null, title: 'The facets stand in another order' });
+  const order = (lens: Lens) =>
+    lens.facets
+      .map((facet) => facet.field)
+      .filter((field) => before.facets.some((f) => f.field === field) && after.facets.some((f) => f.field === field));
+  if (order(before).join('\n') !== order(after).join('\n'))
+    changes.push({ facet: null, title: 'The facets stand in another order' });
   changes.push(...listingChanges(before, after));
   return changes;
 }
@@ -46,15 +61,35 @@ function facetChanges(was: Facet, is: Facet): Change[] {
   const changes: Change[] = [];
   const name = nameOf(is);
   const add = (title: string, before?: string, after?: string) =>
-    changes.push({ facet: is.key, title, ...(before !== undefined && { before }), ...(after !== undefined && { after }) });
+    changes.push({
+      facet: is.key,
+      title,
+      ...(before !== undefined && { before }),
+      ...(after !== undefined && { after }),
+    });
   if (was.key !== is.key) add(`Addresses say ${is.key} where they said ${was.key}`, `?${was.key}=…`, `?${is.key}=…`);
   if (nameOf(was) !== name && was.label !== is.label) add(`${nameOf(was)} is now called ${name}`, nameOf(was), name);
   if (was.kind !== is.kind) add(`${name} is shown another way`, kindNames[was.kind], kindNames[is.kind]);
-  if (was.visible !== is.visible) add(is.visible ? `${name} is shown again` : `${name} is hidden`, was.visible ? 'shown' : 'hidden', is.visible ? 'shown' : 'hidden');
-  if (was.counts !== is.counts) add(is.counts ? `${name} shows counts` : `${name} shows no counts`, was.counts ? 'with counts' : 'no counts', is.counts ? 'with counts' : 'no counts');
+  if (was.visible !== is.visible)
+    add(
+      is.visible ? `${name} is shown again` : `${name} is hidden`,
+      was.visible ? 'shown' : 'hidden',
+      is.visible ? 'shown' : 'hidden',
+    );
+  if (was.counts !== is.counts)
+    add(
+      is.counts ? `${name} shows counts` : `${name} shows no counts`,
+      was.counts ? 'with counts' : 'no counts',
+      is.counts ? 'with counts' : 'no counts',
+    );
   if (was.zero !== is.zero) add(`${name} treats terms with no posts another way`, was.zero, is.zero);
   if (isSwitch(was) || isSwitch(is)) return changes;
-  if (was.match !== is.match) add(`${name} takes posts with ${is.match === 'all' ? 'all' : 'any'} of the ticked terms`, `${was.match} ticked`, `${is.match} ticked`);
+  if (was.match !== is.match)
+    add(
+      `${name} takes posts with ${is.match === 'all' ? 'all' : 'any'} of the ticked terms`,
+      `${was.match} ticked`,
+      `${is.match} ticked`,
+    );
   if (was.order !== is.order) add(`${name} lists its terms in another order`, was.order, is.order);
   const gone = is.hide.filter((term) => !was.hide.includes(term));
   const back = was.hide.filter((term) => !is.hide.includes(term));
@@ -66,13 +101,20 @@ function facetChanges(was: Facet, is: Facet): Change[] {
 function listingChanges(before: Lens, after: Lens): Change[] {
   const changes: Change[] = [];
   const differ = (read: (lens: Lens) => unknown) => JSON.stringify(read(before)) !== JSON.stringify(read(after));
-  if (differ((lens) => lens.paging)) changes.push({ facet: null, title: 'Another number of posts a page', before: `${before.paging.size} a page`, after: `${after.paging.size} a page` });
+  if (differ((lens) => lens.paging))
+    changes.push({
+      facet: null,
+      title: 'Another number of posts a page',
+      before: `${before.paging.size} a page`,
+      after: `${after.paging.size} a page`,
+    });
   if (differ((lens) => lens.sort)) changes.push({ facet: null, title: 'The order of posts can be chosen another way' });
   if (differ((lens) => lens.card)) changes.push({ facet: null, title: 'Cards show other things' });
   if (differ((lens) => lens.look)) changes.push({ facet: null, title: 'The listing is laid out another way' });
   if (differ((lens) => lens.texts)) changes.push({ facet: null, title: 'Some words read differently' });
   if (differ((lens) => lens.scope)) changes.push({ facet: null, title: 'Other posts are in the listing' });
-  if (differ((lens) => [lens.address, lens.language, lens.zone, lens.origins])) changes.push({ facet: null, title: 'Settings of the page changed' });
+  if (differ((lens) => [lens.address, lens.language, lens.zone, lens.origins]))
+    changes.push({ facet: null, title: 'Settings of the page changed' });
   return changes;
 }
 

@@ -22,7 +22,9 @@ export function Desk({ slug, name, frame, onLayout }: Props) {
   const [room, setRoom] = useState({ width: 756, height: 600 });
   const desk = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    const watcher = new ResizeObserver(([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }));
+    const watcher = new ResizeObserver(
+      ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
     if (desk.current) watcher.observe(desk.current);
     return () => watcher.disconnect();
   }, []);
@@ -40,7 +42,8 @@ export function Desk({ slug, name, frame, onLayout }: Props) {
             className="flex h-[27px] items-center gap-1.5 rounded-[3px] border border-transparent px-2 text-[13px] text-ink-2 aria-pressed:border-rule-2 aria-pressed:bg-raised aria-pressed:font-semibold aria-pressed:text-ink"
             onClick={() => setWidth(preset.width)}
           >
-            <preset.Icon size={15} aria-hidden="true" /> {preset.name} <span className="mono text-[12px] font-normal text-ink-3">{preset.width}</span>
+            <preset.Icon size={15} aria-hidden="true" /> {preset.name}{' '}
+            <span className="mono text-[12px] font-normal text-ink-3">{preset.width}</span>
           </button>
         ))}
         <span className="ms-auto text-[13px] text-ink-3">drawn at {Math.round(scale * 100)} %</span>

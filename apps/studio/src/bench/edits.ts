@@ -1,4 +1,13 @@
-import { isSwitch, proposeFacet, readLens, SlugMaker, type Facet, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
+import {
+  isSwitch,
+  proposeFacet,
+  readLens,
+  SlugMaker,
+  type Facet,
+  type FacetKind,
+  type FieldDescription,
+  type Lens,
+} from '@ivy/core';
 
 /*
  * What one can do to a lens on the Bench: pure functions from lens to lens.

@@ -20,7 +20,9 @@ interface Props {
 /** The parts of the lens in order, read like a contents page. */
 export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, onMove, onEye, onAdd }: Props) {
   const unused = suitableFields(fields).filter((field) => !lens.facets.some((facet) => facet.field === field.key));
-  const chosen = new Map(answer?.facets.map((facet) => [facet.key, [facet.selected].flat().filter((value) => value !== null).length]));
+  const chosen = new Map(
+    answer?.facets.map((facet) => [facet.key, [facet.selected].flat().filter((value) => value !== null).length]),
+  );
   const walk = (event: KeyboardEvent, key: string) => {
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     if (step === 0) return;
@@ -32,12 +34,17 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
     (event.currentTarget.closest('ul')?.querySelector(`[data-row="${next.key}"]`) as HTMLElement | null)?.focus();
   };
   return (
-    <nav aria-label="Outline" className="flex w-[212px] shrink-0 flex-col overflow-y-auto border-e border-rule bg-paper">
+    <nav
+      aria-label="Outline"
+      className="flex w-[212px] shrink-0 flex-col overflow-y-auto border-e border-rule bg-paper"
+    >
       <h2 className="flex items-baseline justify-between px-3.5 pt-3 pb-1">
         <span className="remark text-[16px]">Facets</span>
         <span className="text-[12.5px] text-ink-3">{lens.facets.length}</span>
       </h2>
-      {lens.facets.length === 0 && <p className="px-3.5 py-1 text-ink-2">No facet yet. Add one from the fields below.</p>}
+      {lens.facets.length === 0 && (
+        <p className="px-3.5 py-1 text-ink-2">No facet yet. Add one from the fields below.</p>
+      )}
       <ul>
         {lens.facets.map((facet, i) => {
           const hue = hues.get(facet.key)!;
@@ -45,7 +52,12 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
           const label = facet.label || fields.find((field) => field.key === facet.field)?.label || facet.key;
           const bad = problem?.errors.some((error) => error.pointer.startsWith(`/config/facets/${i}/`));
           return (
-            <li key={facet.key} {...hueAttribute(hue)} className={`group relative flex h-[27px] items-center ${inHand ? 'bg-hue-ground' : 'hover:bg-sunk'}`} data-outline={facet.key}>
+            <li
+              key={facet.key}
+              {...hueAttribute(hue)}
+              className={`group relative flex h-[27px] items-center ${inHand ? 'bg-hue-ground' : 'hover:bg-sunk'}`}
+              data-outline={facet.key}
+            >
               <button
                 type="button"
                 data-row={facet.key}
@@ -59,12 +71,18 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
                 <span className="truncate">{label}</span>
                 <span className="leader" aria-hidden="true" />
                 {bad && <TriangleAlert size={14} className="text-rust" aria-label="Needs a look" />}
-                {(chosen.get(facet.key) ?? 0) > 0 && <span className="font-semibold text-hue-text">{chosen.get(facet.key)}</span>}
+                {(chosen.get(facet.key) ?? 0) > 0 && (
+                  <span className="font-semibold text-hue-text">{chosen.get(facet.key)}</span>
+                )}
               </button>
               {inHand && (
                 <span className="flex">
                   <MoveButton label={`Move ${label} up`} disabled={i === 0} onClick={() => onMove(facet.key, -1)} up />
-                  <MoveButton label={`Move ${label} down`} disabled={i === lens.facets.length - 1} onClick={() => onMove(facet.key, 1)} />
+                  <MoveButton
+                    label={`Move ${label} down`}
+                    disabled={i === lens.facets.length - 1}
+                    onClick={() => onMove(facet.key, 1)}
+                  />
                 </span>
               )}
               <button
@@ -96,16 +114,24 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
       <div className="mt-auto border-t border-rule pt-3 pb-3">
         <h2 className="flex items-baseline justify-between px-3.5 pb-1">
           <span className="remark text-[16px]">Add a facet</span>
-          <span className="text-[12.5px] text-ink-3">{unused.length === 0 ? 'all in use' : `${unused.length} unused`}</span>
+          <span className="text-[12.5px] text-ink-3">
+            {unused.length === 0 ? 'all in use' : `${unused.length} unused`}
+          </span>
         </h2>
         <ul>
           {unused.map((field) => (
             <li key={field.key}>
-              <button type="button" className="flex h-[27px] w-full items-center gap-2 px-3.5 text-start hover:bg-sunk" onClick={() => onAdd(field)}>
+              <button
+                type="button"
+                className="flex h-[27px] w-full items-center gap-2 px-3.5 text-start hover:bg-sunk"
+                onClick={() => onAdd(field)}
+              >
                 <Plus size={14} className="shrink-0 text-ivy" />
                 <span className="mono truncate text-[12.5px]">{field.key}</span>
                 <span className="leader" aria-hidden="true" />
-                <span className="shrink-0 text-[12.5px] text-ink-3">{field.type === 'boolean' ? 'yes, no' : `${field.distinct} terms`}</span>
+                <span className="shrink-0 text-[12.5px] text-ink-3">
+                  {field.type === 'boolean' ? 'yes, no' : `${field.distinct} terms`}
+                </span>
               </button>
             </li>
           ))}
@@ -115,9 +141,25 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
   );
 }
 
-function MoveButton({ label, disabled, onClick, up = false }: { label: string; disabled: boolean; onClick: () => void; up?: boolean }) {
+function MoveButton({
+  label,
+  disabled,
+  onClick,
+  up = false,
+}: {
+  label: string;
+  disabled: boolean;
+  onClick: () => void;
+  up?: boolean;
+}) {
   return (
-    <button type="button" className="grid h-[24px] w-[20px] place-items-center rounded-[3px] text-ink-3 hover:text-ink disabled:opacity-30" aria-label={label} disabled={disabled} onClick={onClick}>
+    <button
+      type="button"
+      className="grid h-[24px] w-[20px] place-items-center rounded-[3px] text-ink-3 hover:text-ink disabled:opacity-30"
+      aria-label={label}
+      disabled={disabled}
+      onClick={onClick}
+    >
       {up ? <ArrowUp size={13} /> : <ArrowDown size={13} />}
     </button>
   );

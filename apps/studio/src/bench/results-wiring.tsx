@@ -9,7 +9,8 @@ interface Props {
 /** What is not a facet: how many cards, in which order, and what they are called. */
 export function ResultsWiring({ lens, onEdit }: Props) {
   const words = wordsOf(lens.texts);
-  const setText = (key: 'posts' | 'emptyTitle', value: string) => onEdit({ ...lens, texts: { ...lens.texts, [key]: value } }, `text ${key}`);
+  const setText = (key: 'posts' | 'emptyTitle', value: string) =>
+    onEdit({ ...lens, texts: { ...lens.texts, [key]: value } }, `text ${key}`);
   return (
     <div className="flex h-full flex-col border-t-4 border-ivy">
       <header className="border-b border-rule bg-ivy-soft px-3.5 py-3">
@@ -22,7 +23,13 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           <h3 className="eyebrow mb-2">Cards in a row</h3>
           <div className="grid grid-cols-6 gap-1.5" role="group" aria-label="Cards in a row">
             {[1, 2, 3, 4, 5, 6].map((columns) => (
-              <button key={columns} type="button" className="pick h-[31px]" aria-pressed={lens.look.columns === columns} onClick={() => onEdit({ ...lens, look: { ...lens.look, columns } })}>
+              <button
+                key={columns}
+                type="button"
+                className="pick h-[31px]"
+                aria-pressed={lens.look.columns === columns}
+                onClick={() => onEdit({ ...lens, look: { ...lens.look, columns } })}
+              >
                 {columns}
               </button>
             ))}
@@ -33,7 +40,13 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           <h3 className="eyebrow mb-2">Facets stand</h3>
           <div className="grid grid-cols-2 gap-2" role="group" aria-label="Facets stand">
             {(['side', 'top'] as const).map((facets) => (
-              <button key={facets} type="button" className="pick h-[31px]" aria-pressed={lens.look.facets === facets} onClick={() => onEdit({ ...lens, look: { ...lens.look, facets } })}>
+              <button
+                key={facets}
+                type="button"
+                className="pick h-[31px]"
+                aria-pressed={lens.look.facets === facets}
+                onClick={() => onEdit({ ...lens, look: { ...lens.look, facets } })}
+              >
                 {facets === 'side' ? 'at the side' : 'above'}
               </button>
             ))}
@@ -43,7 +56,11 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           <label className="eyebrow" htmlFor="page-size">
             Posts a page
           </label>
-          <PageSize key={lens.paging.size} size={lens.paging.size} onChange={(size) => onEdit({ ...lens, paging: { ...lens.paging, size } })} />
+          <PageSize
+            key={lens.paging.size}
+            size={lens.paging.size}
+            onChange={(size) => onEdit({ ...lens, paging: { ...lens.paging, size } })}
+          />
         </section>
         <section className="section flex items-center justify-between gap-4">
           <label className="eyebrow shrink-0" htmlFor="first-sort">
@@ -52,7 +69,12 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           {lens.sort.options.length === 0 ? (
             <span className="text-ink-2">newest first</span>
           ) : (
-            <select id="first-sort" className="field" value={lens.sort.default || lens.sort.options[0]!.key} onChange={(event) => onEdit({ ...lens, sort: { ...lens.sort, default: event.target.value } })}>
+            <select
+              id="first-sort"
+              className="field"
+              value={lens.sort.default || lens.sort.options[0]!.key}
+              onChange={(event) => onEdit({ ...lens, sort: { ...lens.sort, default: event.target.value } })}
+            >
               {lens.sort.options.map((option) => (
                 <option key={option.key} value={option.key}>
                   {option.label}
@@ -65,7 +87,14 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           <label className="eyebrow block" htmlFor="posts-words">
             Posts are called
           </label>
-          <input id="posts-words" className="field mt-1.5 w-full" value={lens.texts.posts ?? ''} placeholder={words.posts} maxLength={120} onChange={(event) => setText('posts', event.target.value)} />
+          <input
+            id="posts-words"
+            className="field mt-1.5 w-full"
+            value={lens.texts.posts ?? ''}
+            placeholder={words.posts}
+            maxLength={120}
+            onChange={(event) => setText('posts', event.target.value)}
+          />
           <p className="mt-1 text-[13px] text-ink-3">
             One, then many: <span className="mono text-[12px]">{'{n} note|{n} notes'}</span>
           </p>
@@ -74,7 +103,14 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           <label className="eyebrow block" htmlFor="empty-words">
             When nothing matches
           </label>
-          <input id="empty-words" className="field mt-1.5 w-full" value={lens.texts.emptyTitle ?? ''} placeholder={words.emptyTitle} maxLength={120} onChange={(event) => setText('emptyTitle', event.target.value)} />
+          <input
+            id="empty-words"
+            className="field mt-1.5 w-full"
+            value={lens.texts.emptyTitle ?? ''}
+            placeholder={words.emptyTitle}
+            maxLength={120}
+            onChange={(event) => setText('emptyTitle', event.target.value)}
+          />
         </section>
       </div>
     </div>

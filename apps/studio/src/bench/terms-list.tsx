@@ -19,9 +19,9 @@ interface Props {
 
 /** The terms of a facet with a bar for how many posts each has, and an eye to hide it from visitors. */
 export function TermsList({ source, facet, chosen, onEye }: Props) {
-  const { data: terms, error } = useSWR<TermView[]>(`/sources/${source}/terms/${encodeURIComponent(facet.field)}`);
+  const { data: terms, error } = useSWR<TermView[], Error>(`/sources/${source}/terms/${encodeURIComponent(facet.field)}`);
   const [all, setAll] = useState(false);
-  if (error) return <p className="text-bad">{(error as Error).message}</p>;
+  if (error) return <p className="text-bad">{error.message}</p>;
   if (!terms) return <p className="remark text-ink-3">Counting the terms…</p>;
   if (terms.length === 0) return <p className="text-ink-2">No post has a value here.</p>;
   const most = Math.max(1, ...terms.map((term) => term.count));
@@ -35,10 +35,17 @@ export function TermsList({ source, facet, chosen, onEye }: Props) {
           const on = chosen.includes(term.slug);
           return (
             <li key={term.slug} className="flex h-[23px] items-center gap-2">
-              <span className={`min-w-0 flex-1 truncate ${hidden ? 'text-ink-3 line-through' : on ? 'font-semibold text-hue-text' : ''}`} style={{ paddingInlineStart: depths[i]! * 13 }}>
+              <span
+                className={`min-w-0 flex-1 truncate ${hidden ? 'text-ink-3 line-through' : on ? 'font-semibold text-hue-text' : ''}`}
+                style={{ paddingInlineStart: depths[i]! * 13 }}
+              >
                 {term.label}
               </span>
-              <span className={`h-[7px] ${on ? 'bg-hue' : 'bg-hue-half'}`} style={{ width: Math.max(1, (84 * term.count) / most), opacity: hidden ? 0.5 : 1 }} aria-hidden="true" />
+              <span
+                className={`h-[7px] ${on ? 'bg-hue' : 'bg-hue-half'}`}
+                style={{ width: Math.max(1, (84 * term.count) / most), opacity: hidden ? 0.5 : 1 }}
+                aria-hidden="true"
+              />
               <span className="w-8 text-end text-ink-2">{figure(term.count)}</span>
               {!isSwitch(facet) && (
                 <button

@@ -50,10 +50,16 @@ export function Thread({ stage, frame, focus, hue, layout }: Props) {
   return (
     <div {...hueAttribute(hue)} className="pointer-events-none absolute inset-0 z-10" aria-hidden="true">
       <svg className="absolute inset-0 h-full w-full overflow-hidden" fill="none" stroke="var(--h)">
-        <path d={`M${row.x} ${row.y}H${middle - 4}Q${middle} ${row.y} ${middle} ${row.y + (end.y > row.y ? 4 : -4)}V${end.y + (end.y > row.y ? -4 : 4)}Q${middle} ${end.y} ${middle + 4} ${end.y}H${facet.x}`} strokeWidth="2" />
+        <path
+          d={`M${row.x} ${row.y}H${middle - 4}Q${middle} ${row.y} ${middle} ${row.y + (end.y > row.y ? 4 : -4)}V${end.y + (end.y > row.y ? -4 : 4)}Q${middle} ${end.y} ${middle + 4} ${end.y}H${facet.x}`}
+          strokeWidth="2"
+        />
         <Brackets facet={facet} />
       </svg>
-      <span className="absolute grid h-[19px] w-[19px] place-items-center rounded-full bg-hue" style={{ left: end.x - 9, top: end.y - 9 }}>
+      <span
+        className="absolute grid h-[19px] w-[19px] place-items-center rounded-full bg-hue"
+        style={{ left: end.x - 9, top: end.y - 9 }}
+      >
         <span className="brightness-0 invert">
           <Seed hue={hue} size={10} />
         </span>
@@ -67,9 +73,18 @@ function Brackets({ facet: { x, y, width, height, top, bottom } }: { facet: NonN
   const [right, foot] = [x + width, y + height];
   return (
     <>
-      <path d={`M${x} ${y}V${foot}M${right} ${y}V${foot}${top ? `M${x} ${y}H${right}` : ''}${bottom ? `M${x} ${foot}H${right}` : ''}`} strokeWidth="1" strokeDasharray="1.500 3" />
-      {top && <path d={`M${x} ${y + arm}V${y}H${x + arm}M${right - arm} ${y}H${right}V${y + arm}`} strokeWidth="2.500" />}
-      {bottom && <path d={`M${x} ${foot - arm}V${foot}H${x + arm}M${right - arm} ${foot}H${right}V${foot - arm}`} strokeWidth="2.500" />}
+      <path
+        d={`M${x} ${y}V${foot}M${right} ${y}V${foot}${top ? `M${x} ${y}H${right}` : ''}${bottom ? `M${x} ${foot}H${right}` : ''}`}
+        strokeWidth="1"
+        strokeDasharray="1.5 3"
+      />
+      {top && <path d={`M${x} ${y + arm}V${y}H${x + arm}M${right - arm} ${y}H${right}V${y + arm}`} strokeWidth="2.5" />}
+      {bottom && (
+        <path
+          d={`M${x} ${foot - arm}V${foot}H${x + arm}M${right - arm} ${foot}H${right}V${foot - arm}`}
+          strokeWidth="2.5"
+        />
+      )}
     </>
   );
 }
@@ -82,7 +97,8 @@ function measure(stage: HTMLElement | null, frame: HTMLIFrameElement | null, foc
   const place = { x: row.right - origin.left, y: row.top + row.height / 2 - origin.top };
   const outer = frame.getBoundingClientRect();
   const scale = outer.width / frame.offsetWidth;
-  if (!facet || facet.width === 0 || facet.bottom * scale < 24 || facet.top * scale > outer.height - 24) return { row: place, facet: null };
+  if (!facet || facet.width === 0 || facet.bottom * scale < 24 || facet.top * scale > outer.height - 24)
+    return { row: place, facet: null };
   const pad = 5;
   const top = Math.max(2, facet.top * scale - pad);
   const bottom = Math.min(outer.height - 2, facet.bottom * scale + pad - 3);

@@ -15,14 +15,23 @@ export interface PreviewState {
  * or the address changes.
  * @param onWent  told the address a visitor went to in the preview
  */
-export function usePreview(slug: string, lens: Lens, address: string, frame: RefObject<HTMLIFrameElement | null>, onWent: (address: string) => void): PreviewState & { retry: () => void } {
+export function usePreview(
+  slug: string,
+  lens: Lens,
+  address: string,
+  frame: RefObject<HTMLIFrameElement | null>,
+  onWent: (address: string) => void,
+): PreviewState & { retry: () => void } {
   const [state, setState] = useState<PreviewState>({ trial: null, problem: null });
   const current = useRef({ lens, address, onWent });
   current.current = { lens, address, onWent };
   const shown = useRef<string | null>(null);
   const running = useRef<AbortController>(undefined);
 
-  const say = useCallback((message: ToPreview) => frame.current?.contentWindow?.postMessage(message, location.origin), [frame]);
+  const say = useCallback(
+    (message: ToPreview) => frame.current?.contentWindow?.postMessage(message, location.origin),
+    [frame],
+  );
   const go = useCallback(() => {
     shown.current = current.current.address;
     say({ ivy: 'go', address: current.current.address });
@@ -44,7 +53,13 @@ export function usePreview(slug: string, lens: Lens, address: string, frame: Ref
       running.current?.abort();
       const { signal } = (running.current = new AbortController());
       try {
-        const trial = await send<Trial>('POST', `/lenses/${slug}/draft/trial`, { config: current.current.lens, address: asked }, {}, signal);
+        const trial = await send<Trial>(
+          'POST',
+          `/lenses/${slug}/draft/trial`,
+          { config: current.current.lens, address: asked },
+          {},
+          signal,
+        );
         setState({ trial, problem: null });
         say({ ivy: 'reply', id, reply: trial });
       } catch (error) {

@@ -36,7 +36,12 @@ export function useSaving(slug: string, lens: Lens, loaded: LensView, onSaved: (
     const sent = newest.current;
     setSaving({ at: 'saving' });
     try {
-      const view = await send<LensView>('PUT', `/lenses/${slug}/draft`, { config: sent }, { 'if-match': `"${revision.current}"` });
+      const view = await send<LensView>(
+        'PUT',
+        `/lenses/${slug}/draft`,
+        { config: sent },
+        { 'if-match': `"${revision.current}"` },
+      );
       revision.current = view.draftRevision;
       kept.current = sent;
       tell.current(view);

@@ -37,7 +37,13 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
         <Seed hue={hue} size={18} />
         <h2 className="serif min-w-0 truncate text-[21px] leading-tight font-semibold">{label}</h2>
         <span className="remark text-[15px] text-ink-2">wiring</span>
-        <button type="button" className="icon-button ms-auto" aria-label={`Delete the facet ${label}`} title="Delete (undo brings it back)" onClick={onRemove}>
+        <button
+          type="button"
+          className="icon-button ms-auto"
+          aria-label={`Delete the facet ${label}`}
+          title="Delete (undo brings it back)"
+          onClick={onRemove}
+        >
           <Trash2 size={15} />
         </button>
       </header>
@@ -50,7 +56,11 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
         <Reads field={field} fieldKey={facet.field} posts={posts} />
         <section className="section">
           <h3 className="eyebrow mb-2">Shows as</h3>
-          <ShowsAs field={field} kind={facet.kind} onPick={(kind: FacetKind) => onEdit(changeKind(lens, facet.key, kind))} />
+          <ShowsAs
+            field={field}
+            kind={facet.kind}
+            onPick={(kind: FacetKind) => onEdit(changeKind(lens, facet.key, kind))}
+          />
         </section>
         {!isSwitch(facet) && <Match facet={facet} trial={trial} onPick={(match) => change({ match })} />}
         <Counts facet={facet} onChange={change} />
@@ -58,14 +68,24 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
           <div className="mb-1.5 flex items-center justify-between">
             <h3 className="eyebrow">Terms</h3>
             {!isSwitch(facet) && (
-              <select className="field h-[26px] pe-1" aria-label="Order of terms" value={facet.order} onChange={(event) => change({ order: event.target.value as 'given' })}>
+              <select
+                className="field h-[26px] pe-1"
+                aria-label="Order of terms"
+                value={facet.order}
+                onChange={(event) => change({ order: event.target.value as 'given' })}
+              >
                 <option value="given">{field?.tree ? 'As in the tree' : 'As in the posts'}</option>
                 <option value="label">By name</option>
                 <option value="count">Most posts first</option>
               </select>
             )}
           </div>
-          <TermsList source={source} facet={facet} chosen={chosen} onEye={(term) => onEdit(toggleTerm(lens, facet.key, term))} />
+          <TermsList
+            source={source}
+            facet={facet}
+            chosen={chosen}
+            onEye={(term) => onEdit(toggleTerm(lens, facet.key, term))}
+          />
         </section>
         <section className="section">
           <Row label="Label">
@@ -80,7 +100,12 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
           </Row>
         </section>
       </div>
-      <AddressName key={facet.key} lens={lens} facet={facet} onRename={(name) => onEdit(renameFacet(lens, facet.key, name), undefined, name)} />
+      <AddressName
+        key={facet.key}
+        lens={lens}
+        facet={facet}
+        onRename={(name) => onEdit(renameFacet(lens, facet.key, name), undefined, name)}
+      />
     </div>
   );
 }
@@ -97,18 +122,31 @@ function Reads({ field, fieldKey, posts }: { field: FieldDescription | undefined
       <div className="mt-2 h-1 bg-sunk" aria-hidden="true">
         <div className="h-full bg-hue" style={{ width: `${(100 * filled) / Math.max(1, posts)}%` }} />
       </div>
-      <p className="mt-1 text-[13px]">{filled === posts ? `All ${figure(posts)} posts have a value` : `${figure(filled)} of ${figure(posts)} posts have a value`}</p>
+      <p className="mt-1 text-[13px]">
+        {filled === posts
+          ? `All ${figure(posts)} posts have a value`
+          : `${figure(filled)} of ${figure(posts)} posts have a value`}
+      </p>
     </section>
   );
 }
 
 function describe(field: FieldDescription): string {
-  if (field.type === 'terms') return field.tree ? 'terms, in a tree' : field.multiple ? 'terms, many each' : 'terms, one each';
+  if (field.type === 'terms')
+    return field.tree ? 'terms, in a tree' : field.multiple ? 'terms, many each' : 'terms, one each';
   return field.type === 'boolean' ? 'yes or no' : field.type;
 }
 
 /** Any or all, each with the number of posts it would give with what is chosen now. */
-function Match({ facet, trial, onPick }: { facet: Facet; trial: Trial | null; onPick: (match: 'any' | 'all') => void }) {
+function Match({
+  facet,
+  trial,
+  onPick,
+}: {
+  facet: Facet;
+  trial: Trial | null;
+  onPick: (match: 'any' | 'all') => void;
+}) {
   if (isSwitch(facet)) return null;
   if (isSingle(facet)) {
     return (
@@ -123,9 +161,15 @@ function Match({ facet, trial, onPick }: { facet: Facet; trial: Trial | null; on
   return (
     <section className="section">
       <Row label="Match">
-        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Match">
+        <div className="grid grid-cols-2 gap-1.5" role="group" aria-label="Match">
           {(['any', 'all'] as const).map((match) => (
-            <button key={match} type="button" className="pick flex h-[31px] items-center justify-between px-2.5" aria-pressed={facet.match === match} onClick={() => onPick(match)}>
+            <button
+              key={match}
+              type="button"
+              className="pick flex h-[31px] items-center justify-between px-2 whitespace-nowrap"
+              aria-pressed={facet.match === match}
+              onClick={() => onPick(match)}
+            >
               <span>{match} ticked</span>
               <span className="serif text-[16px] font-semibold text-ink" data-testid={`match-${match}`}>
                 {effect ? figure(effect[match]) : '…'}
@@ -142,10 +186,16 @@ function Counts({ facet, onChange }: { facet: Facet; onChange: (patch: Partial<F
   return (
     <section className="section">
       <Row label="Counts">
-        <div className="flex items-center gap-3">
-          <input type="checkbox" className="toggle toggle-sm toggle-primary" aria-label="Show counts" checked={facet.counts} onChange={(event) => onChange({ counts: event.target.checked })} />
+        <div className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="toggle toggle-sm toggle-primary"
+            aria-label="Show counts"
+            checked={facet.counts}
+            onChange={(event) => onChange({ counts: event.target.checked })}
+          />
           <span className="ms-auto text-[13px] text-ink-3">zeros</span>
-          <div className="grid grid-cols-3" role="group" aria-label="Terms with no posts">
+          <div className="flex" role="group" aria-label="Terms with no posts">
             {(['hide', 'mute', 'keep'] as const).map((zero) => (
               <button
                 key={zero}
@@ -192,7 +242,9 @@ function AddressName({ lens, facet, onRename }: { lens: Lens; facet: Facet; onRe
               if (event.key === 'Escape') setName(facet.key);
             }}
           />
-          <span className="mono text-[12.5px] text-ink-3">= {isSwitch(facet) ? 'yes' : isSingle(facet) ? 'a' : 'a,b'}</span>
+          <span className="mono text-[12.5px] text-ink-3">
+            = {isSwitch(facet) ? 'yes' : isSingle(facet) ? 'a' : 'a,b'}
+          </span>
         </div>
         {words && (
           <p className="mt-1 text-[13px] text-rust" role="alert">
@@ -211,7 +263,7 @@ function AddressName({ lens, facet, onRename }: { lens: Lens; facet: Facet; onRe
 
 function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <div className="grid grid-cols-[66px_minmax(0,1fr)] items-start">
+    <div className="grid grid-cols-[60px_minmax(0,1fr)] items-start">
       <h3 className="eyebrow pt-1">{label}</h3>
       <div>{children}</div>
     </div>

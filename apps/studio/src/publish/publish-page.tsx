@@ -23,7 +23,11 @@ export function PublishPage() {
   const [said, setSaid] = useState<{ words: string; bad: boolean } | null>(null);
   const retry = () => void Promise.all([lens.mutate(), releases.mutate()]);
   const error: unknown = lens.error ?? releases.error;
-  const crumbs = [{ label: 'Sources', to: '/sources' }, { label: lens.data?.name ?? slug, to: `/lenses/${slug}` }, { label: 'Publish' }];
+  const crumbs = [
+    { label: 'Sources', to: '/sources' },
+    { label: lens.data?.name ?? slug, to: `/lenses/${slug}` },
+    { label: 'Publish' },
+  ];
   if (error || !lens.data || !releases.data) {
     return (
       <>
@@ -51,7 +55,10 @@ export function PublishPage() {
   };
   const publish = () =>
     run(async () => {
-      const { number } = await send<{ number: number }>('POST', `/lenses/${slug}/releases`, { note, draftRevision: lens.data!.draftRevision });
+      const { number } = await send<{ number: number }>('POST', `/lenses/${slug}/releases`, {
+        note,
+        draftRevision: lens.data!.draftRevision,
+      });
       setNote('');
       return `Release ${number} is live. Pages have it from their next request on.`;
     });
@@ -69,13 +76,36 @@ export function PublishPage() {
       </AppBar>
       <div className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4">
         <span className="serif text-[19px] font-semibold">Release {nothingNew ? newest.number : next}</span>
-        <span className={`rounded-[3px] px-1.5 text-[12.5px] font-semibold ${nothingNew ? 'bg-ivy-soft text-ivy' : 'bg-rust-soft text-rust'}`}>{nothingNew ? 'live' : 'draft'}</span>
-        <span className="remark text-ink-2">{changes === null ? 'never released' : changes.length === 0 ? 'nothing to publish' : countOf(changes.length, 'change')}</span>
+        <span
+          className={`rounded-[3px] px-1.5 text-[12.5px] font-semibold ${nothingNew ? 'bg-ivy-soft text-ivy' : 'bg-rust-soft text-rust'}`}
+        >
+          {nothingNew ? 'live' : 'draft'}
+        </span>
+        <span className="remark text-ink-2">
+          {changes === null
+            ? 'never released'
+            : changes.length === 0
+              ? 'nothing to publish'
+              : countOf(changes.length, 'change')}
+        </span>
         <label className="sr-only" htmlFor="note">
           What is new, in a few words
         </label>
-        <input id="note" className="field ms-auto h-[30px] w-[300px]" placeholder="What is new, in a few words" maxLength={500} value={note} onChange={(event) => setNote(event.target.value)} disabled={nothingNew} />
-        <button type="button" className="button button-main" disabled={busy || nothingNew} onClick={() => void publish()}>
+        <input
+          id="note"
+          className="field ms-auto h-[30px] w-[300px]"
+          placeholder="What is new, in a few words"
+          maxLength={500}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          disabled={nothingNew}
+        />
+        <button
+          type="button"
+          className="button button-main"
+          disabled={busy || nothingNew}
+          onClick={() => void publish()}
+        >
           Publish release {nothingNew ? newest.number + 1 : next}
         </button>
       </div>
@@ -84,7 +114,11 @@ export function PublishPage() {
         <main className="min-w-0 flex-1 overflow-y-auto bg-raised px-6 py-5">
           <div role="status">
             {said && (
-              <p className={`mb-4 rounded-[3px] px-3 py-2 ${said.bad ? 'bg-bad-soft text-bad' : 'bg-ivy-soft text-ink'}`}>{said.words}</p>
+              <p
+                className={`mb-4 rounded-[3px] px-3 py-2 ${said.bad ? 'bg-bad-soft text-bad' : 'bg-ivy-soft text-ink'}`}
+              >
+                {said.words}
+              </p>
             )}
           </div>
           <Notices changes={changes} draft={lens.data.draft} release={newest?.number} />
@@ -93,7 +127,9 @@ export function PublishPage() {
           <Snippet slug={slug} />
           <section className="section">
             <h2 className="serif text-[16.5px] font-semibold">Parts can stand apart</h2>
-            <p className="mt-0.5 text-[13px] text-ink-2">Instead of the whole, put parts where the page wants them. All of one name stay in step.</p>
+            <p className="mt-0.5 text-[13px] text-ink-2">
+              Instead of the whole, put parts where the page wants them. All of one name stay in step.
+            </p>
             <ul className="mono mt-2 text-[12px] leading-6 text-ink-2">
               {['ivy-facets', 'ivy-chips', 'ivy-count', 'ivy-sort', 'ivy-results', 'ivy-pager'].map((part) => (
                 <li key={part}>{`<${part} name="${slug}"></${part}>`}</li>
@@ -106,13 +142,24 @@ export function PublishPage() {
   );
 }
 
-function Notices({ changes, draft, release }: { changes: Change[] | null; draft: LensView['draft']; release: number | undefined }) {
+function Notices({
+  changes,
+  draft,
+  release,
+}: {
+  changes: Change[] | null;
+  draft: LensView['draft'];
+  release: number | undefined;
+}) {
   const hues = huesOf(draft.facets);
   if (changes === null) {
     return (
       <>
         <h2 className="serif text-[23px] font-semibold">Not on any page yet</h2>
-        <p className="mt-1 max-w-lg text-ink-2">The first release is what visitors get. After that the draft can change as it likes: they keep the release until you publish another.</p>
+        <p className="mt-1 max-w-lg text-ink-2">
+          The first release is what visitors get. After that the draft can change as it likes: they keep the release
+          until you publish another.
+        </p>
       </>
     );
   }
@@ -127,13 +174,18 @@ function Notices({ changes, draft, release }: { changes: Change[] | null; draft:
   return (
     <>
       <h2 className="serif text-[23px] font-semibold">
-        What visitors will notice <span className="remark ms-1 text-[15px] font-normal text-ink-2">{countOf(changes.length, 'thing')}</span>
+        What visitors will notice{' '}
+        <span className="remark ms-1 text-[15px] font-normal text-ink-2">{countOf(changes.length, 'thing')}</span>
       </h2>
       <ul className="mt-3 border-t border-rule">
         {changes.map((change) => {
           const hue = change.facet === null ? undefined : hues.get(change.facet);
           return (
-            <li key={`${change.facet} ${change.title}`} className="border-b border-rule py-4" {...(hue ? hueAttribute(hue) : {})}>
+            <li
+              key={`${change.facet} ${change.title}`}
+              className="border-b border-rule py-4"
+              {...(hue ? hueAttribute(hue) : {})}
+            >
               <p className="serif flex items-center gap-2 text-[16.5px] font-semibold">
                 {hue ? <Seed hue={hue} /> : <span className="w-[13px]" />} {change.title}
               </p>

@@ -17,8 +17,13 @@ export function Snippet({ slug }: { slug: string }) {
   return (
     <section className="section">
       <h2 className="serif text-[16.5px] font-semibold">Snippet</h2>
-      <p className="mt-0.5 text-[13px] text-ink-2">Put it where the listing should stand. It always shows the newest release.</p>
-      <pre className="mono mt-2 overflow-x-auto rounded-[2px] border border-rule bg-sunk p-3 text-[12px] leading-relaxed whitespace-pre-wrap [overflow-wrap:anywhere]" tabIndex={0}>
+      <p className="mt-0.5 text-[13px] text-ink-2">
+        Put it where the listing should stand. It always shows the newest release.
+      </p>
+      <pre
+        className="mono mt-2 overflow-x-auto rounded-[2px] border border-rule bg-sunk p-3 text-[12px] leading-relaxed whitespace-pre-wrap [overflow-wrap:anywhere]"
+        tabIndex={0}
+      >
         {snippet}
       </pre>
       <div className="mt-2 flex items-center justify-between">

@@ -19,16 +19,22 @@ export function Vine({ releases, changes, onRestore }: Props) {
           <li className="relative border-y border-rule bg-raised py-3 ps-[58px] pe-3">
             <Bud />
             <p className="serif text-[16.5px] font-semibold">
-              {releases[0] ? `Release ${releases[0].number + 1}` : 'Release 1'} <span className="ms-1 rounded-[3px] bg-rust-soft px-1.5 font-sans text-[12.5px] text-rust">draft</span>
+              {releases[0] ? `Release ${releases[0].number + 1}` : 'Release 1'}{' '}
+              <span className="ms-1 rounded-[3px] bg-rust-soft px-1.5 font-sans text-[12.5px] text-rust">draft</span>
             </p>
-            <p className="text-[13px] text-ink-2">{changes === null ? 'The first one' : `${changes} ${changes === 1 ? 'change' : 'changes'} so far`}</p>
+            <p className="text-[13px] text-ink-2">
+              {changes === null ? 'The first one' : `${changes} ${changes === 1 ? 'change' : 'changes'} so far`}
+            </p>
           </li>
         )}
         {releases.map((release, i) => (
           <li key={release.number} className="relative py-4 ps-[58px] pe-3">
             <Leaf live={i === 0} last={i === releases.length - 1} turned={i % 2 === 1} />
             <p className="serif text-[16.5px] font-semibold">
-              Release {release.number} {i === 0 && <span className="ms-1 rounded-[3px] bg-ivy-soft px-1.5 font-sans text-[12.5px] text-ivy">live</span>}
+              Release {release.number}{' '}
+              {i === 0 && (
+                <span className="ms-1 rounded-[3px] bg-ivy-soft px-1.5 font-sans text-[12.5px] text-ivy">live</span>
+              )}
             </p>
             <p className="text-[13px] text-ink-2" title={dayOf(release.createdAt)}>
               {ago(release.createdAt)}
@@ -48,10 +54,24 @@ export function Vine({ releases, changes, onRestore }: Props) {
 
 function Leaf({ live, last, turned }: { live: boolean; last: boolean; turned: boolean }) {
   return (
-    <svg className="absolute start-0 top-0 h-full w-[58px] overflow-visible" aria-hidden="true" preserveAspectRatio="none">
-      <path d={last ? 'M32 26v400' : 'M32 26v400'} stroke="var(--ivy)" strokeWidth="2.5" className={last ? 'opacity-40' : ''} style={{ clipPath: 'inset(0 0 0 0)' }} />
+    <svg
+      className="absolute start-0 top-0 h-full w-[58px] overflow-visible"
+      aria-hidden="true"
+      preserveAspectRatio="none"
+    >
+      <path
+        d={last ? 'M32 26v400' : 'M32 26v400'}
+        stroke="var(--ivy)"
+        strokeWidth="2.5"
+        className={last ? 'opacity-40' : ''}
+        style={{ clipPath: 'inset(0 0 0 0)' }}
+      />
       <g transform={turned ? 'translate(64 0) scale(-1 1)' : undefined}>
-        <path d="M32 34C26 32 19 33 15 28 19 27 20 24 19 20 23 22 27 21 28 17 31 20 34 25 32 34Z" fill={live ? 'var(--ivy)' : 'var(--ivy-2)'} opacity={live ? 1 : 0.75} />
+        <path
+          d="M32 34C26 32 19 33 15 28 19 27 20 24 19 20 23 22 27 21 28 17 31 20 34 25 32 34Z"
+          fill={live ? 'var(--ivy)' : 'var(--ivy-2)'}
+          opacity={live ? 1 : 0.75}
+        />
       </g>
     </svg>
   );
@@ -61,7 +81,12 @@ function Bud() {
   return (
     <svg className="absolute start-0 top-0 h-full w-[58px] overflow-visible" aria-hidden="true">
       <path d="M32 30V90" stroke="var(--rust)" strokeWidth="2" strokeDasharray="3 3" />
-      <path d="M32 32C26 26 26 20 32 12 38 20 38 26 32 32Z" fill="var(--raised)" stroke="var(--rust)" strokeWidth="1.8" />
+      <path
+        d="M32 32C26 26 26 20 32 12 38 20 38 26 32 32Z"
+        fill="var(--raised)"
+        stroke="var(--rust)"
+        strokeWidth="1.8"
+      />
     </svg>
   );
 }

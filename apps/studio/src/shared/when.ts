@@ -20,5 +20,7 @@ export function ago(timestamp: string, now = Date.now()): string {
 
 /** “18 May 2026”. */
 export function dayOf(timestamp: string): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(timestamp));
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(
+    new Date(timestamp),
+  );
 }

@@ -4,7 +4,10 @@ import { useNavigate } from 'react-router';
 import { mutate } from 'swr';
 import { bringIn } from './bring-in.js';
 
-type State = { at: 'rest' } | { at: 'reading'; file: string; stop: AbortController } | { at: 'failed'; file: string; words: string };
+type State =
+  | { at: 'rest' }
+  | { at: 'reading'; file: string; stop: AbortController }
+  | { at: 'failed'; file: string; words: string };
 
 /** Where a file is dropped, or chosen, to become a source. */
 export function DropZone() {
@@ -55,7 +58,9 @@ export function DropZone() {
               <b className="font-semibold">{state.file}:</b> {state.words} Nothing was changed.
             </p>
           ) : (
-            <p className="mt-0.5 text-ink-2">CSV or JSON. Every field is read as it really is, and nothing is kept of a file that can’t be read.</p>
+            <p className="mt-0.5 text-ink-2">
+              CSV or JSON. Every field is read as it really is, and nothing is kept of a file that can’t be read.
+            </p>
           )}
         </div>
         {state.at === 'reading' ? (

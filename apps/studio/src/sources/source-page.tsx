@@ -14,11 +14,17 @@ import { kindWords, Specimen } from './specimen.js';
 /** One source: its fields on the tray, what wants a look, and a way to start a lens. */
 export function SourcePage() {
   const { slug = '' } = useParams();
-  const { data: source, error, mutate: again } = useSWR<SourceView>(`/sources/${slug}`);
+  const { data: source, error, mutate: again } = useSWR<SourceView, Error>(`/sources/${slug}`);
   return (
     <div className="flex h-full flex-col">
       <AppBar crumbs={[{ label: 'Sources', to: '/sources' }, { label: source?.name ?? slug }]} />
-      {error ? <Failed error={error} retry={() => void again()} /> : source ? <Tray source={source} /> : <Loading words="Laying the fields out" />}
+      {error ? (
+        <Failed error={error} retry={() => void again()} />
+      ) : source ? (
+        <Tray source={source} />
+      ) : (
+        <Loading words="Laying the fields out" />
+      )}
     </div>
   );
 }
@@ -36,20 +42,34 @@ function Tray({ source }: { source: SourceView }) {
         <span className="remark text-ink-2">read as</span>
         <span className="mono border-b-2 border-rule-2 px-1 text-[13px] font-medium">{source.format}</span>
         {source.rejected.length > 0 && (
-          <span className="text-rust" title={source.rejected.slice(0, 5).map((entry) => `Record ${entry.record}: ${entry.reason}`).join('\n')}>
+          <span
+            className="text-rust"
+            title={source.rejected
+              .slice(0, 5)
+              .map((entry) => `Record ${entry.record}: ${entry.reason}`)
+              .join('\n')}
+          >
             {countOf(source.rejected.length, 'record')} left out
           </span>
         )}
         <span className="ms-auto shrink-0">
-          <b className="serif text-[23px] font-semibold">{figure(source.posts)}</b> <span className="serif text-[15px] text-ink-2">posts, </span>
-          <b className="serif text-[23px] font-semibold">{source.fields.length}</b> <span className="serif text-[15px] text-ink-2">fields</span>
+          <b className="serif text-[23px] font-semibold">{figure(source.posts)}</b>{' '}
+          <span className="serif text-[15px] text-ink-2">posts, </span>
+          <b className="serif text-[23px] font-semibold">{source.fields.length}</b>{' '}
+          <span className="serif text-[15px] text-ink-2">fields</span>
         </span>
       </div>
       <div className="flex min-h-0 flex-1">
         <main className="squared min-w-0 flex-1 overflow-y-auto px-4 pt-4 pb-8">
           <p className="mb-3 flex flex-wrap items-baseline gap-x-3">
-            <span className="serif text-[23px] font-semibold">{countOf(source.fields.length, 'field')} on the tray</span>
-            <span className="remark text-[15px] text-ink-2">{suitable.length === 0 ? 'None sorts the posts into groups.' : `${figure(suitable.length)} would make good facets.`}</span>
+            <span className="serif text-[23px] font-semibold">
+              {countOf(source.fields.length, 'field')} on the tray
+            </span>
+            <span className="remark text-[15px] text-ink-2">
+              {suitable.length === 0
+                ? 'None sorts the posts into groups.'
+                : `${figure(suitable.length)} would make good facets.`}
+            </span>
           </p>
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(158px,1fr))] gap-x-2.5 gap-y-4">
             {source.fields.map((one, i) => (
@@ -66,7 +86,10 @@ function Tray({ source }: { source: SourceView }) {
             ))}
           </ul>
         </main>
-        <aside className="flex w-[372px] shrink-0 flex-col border-s border-rule bg-paper" aria-label="The field in hand">
+        <aside
+          className="flex w-[372px] shrink-0 flex-col border-s border-rule bg-paper"
+          aria-label="The field in hand"
+        >
           <div className="min-h-0 flex-1 overflow-y-auto">
             {field && <FieldNotes source={source} field={field} hue={hues.get(field.key) ?? null} />}
             <Findings source={source} onChoose={setChosen} hues={hues} />
@@ -112,7 +135,15 @@ function FieldNotes({ source, field, hue }: { source: SourceView; field: FieldDe
   );
 }
 
-function Findings({ source, hues, onChoose }: { source: SourceView; hues: Map<string, number>; onChoose: (field: string) => void }) {
+function Findings({
+  source,
+  hues,
+  onChoose,
+}: {
+  source: SourceView;
+  hues: Map<string, number>;
+  onChoose: (field: string) => void;
+}) {
   if (source.findings.length === 0) {
     return <p className="remark section text-[15px] text-ink-2">Nothing on this tray wants mending.</p>;
   }
@@ -123,8 +154,13 @@ function Findings({ source, hues, onChoose }: { source: SourceView; hues: Map<st
         {source.findings.map((finding) => {
           const hue = hues.get(finding.field);
           return (
-            <li key={`${finding.field} ${finding.code} ${finding.values[0] ?? ''}`} className="flex gap-2.5 border-b border-rule py-2.5 last:border-0">
-              <span className="mt-[3px]">{hue ? <Seed hue={hue} /> : <TriangleAlert size={13} className="text-rust" />}</span>
+            <li
+              key={`${finding.field} ${finding.code} ${finding.values[0] ?? ''}`}
+              className="flex gap-2.5 border-b border-rule py-2.5 last:border-0"
+            >
+              <span className="mt-[3px]">
+                {hue ? <Seed hue={hue} /> : <TriangleAlert size={13} className="text-rust" />}
+              </span>
               <div className="min-w-0 flex-1">
                 <p className={finding.code === 'gaps' ? '' : 'font-semibold'}>{finding.text}</p>
                 {finding.values.length > 0 && (
@@ -172,7 +208,13 @@ function StartLens({ source }: { source: SourceView }) {
         Name of the lens
       </label>
       <div className="mt-1.5 flex gap-2">
-        <input id="lens-name" className="field h-[30px] flex-1" value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
+        <input
+          id="lens-name"
+          className="field h-[30px] flex-1"
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
         <button type="submit" className="button button-main" disabled={busy || name.trim() === ''}>
           Start a lens
         </button>

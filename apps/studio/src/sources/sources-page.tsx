@@ -33,7 +33,11 @@ export function SourcesPage() {
 
 function SourceList({ sources, lenses }: { sources: SourceSummary[]; lenses: LensSummary[] }) {
   if (sources.length === 0) {
-    return <p className="remark mt-10 text-center text-[17px] text-ink-2">No source yet. The first file you drop becomes one.</p>;
+    return (
+      <p className="remark mt-10 text-center text-[17px] text-ink-2">
+        No source yet. The first file you drop becomes one.
+      </p>
+    );
   }
   return (
     <>
@@ -86,7 +90,10 @@ function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSumm
           <ul>
             {lenses.map((lens) => (
               <li key={lens.slug}>
-                <Link to={`/lenses/${lens.slug}`} className="group flex items-center gap-3 rounded-[3px] px-3 py-2 text-ink hover:bg-raised">
+                <Link
+                  to={`/lenses/${lens.slug}`}
+                  className="group flex items-center gap-3 rounded-[3px] px-3 py-2 text-ink hover:bg-raised"
+                >
                   <span className="font-semibold">{lens.name}</span>
                   <span className="leader" aria-hidden="true" />
                   <ReleaseTag lens={lens} />
@@ -102,7 +109,10 @@ function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSumm
 }
 
 function ReleaseTag({ lens }: { lens: LensSummary }) {
-  if (lens.release === null) return <span className="rounded-[3px] bg-rust-soft px-1.5 text-[12.5px] font-semibold text-rust">not released</span>;
+  if (lens.release === null)
+    return (
+      <span className="rounded-[3px] bg-rust-soft px-1.5 text-[12.5px] font-semibold text-rust">not released</span>
+    );
   return (
     <span className="text-[13px] text-ink-2">
       release {lens.release}

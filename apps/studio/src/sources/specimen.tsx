@@ -21,14 +21,17 @@ export function Specimen({ number, source, field, hue, findings, chosen, onChoos
   const notes = findings.filter((finding) => finding.code !== 'gaps');
   return (
     <li className="relative pt-2" {...(hue === null ? {} : hueAttribute(hue))}>
-      <span className="absolute top-0 left-1/2 z-10 grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-full border border-rule-2 bg-raised" aria-hidden="true">
+      <span
+        className="absolute top-0 left-1/2 z-10 grid h-[19px] w-[19px] -translate-x-1/2 place-items-center rounded-full border border-rule-2 bg-raised"
+        aria-hidden="true"
+      >
         {hue === null ? <span className="h-2 w-2 rounded-full border-2 border-ink-3" /> : <Seed hue={hue} size={11} />}
       </span>
       <button
         type="button"
         onClick={onChoose}
         aria-pressed={chosen}
-        className={`flex h-[262px] w-full flex-col rounded-[2px] border bg-raised text-start ${chosen ? 'border-hue shadow-[0_0_0_2px_var(--h)]' : 'border-rule-2 hover:border-ink-3'}`}
+        className={`flex h-[268px] w-full flex-col rounded-[2px] border bg-raised text-start ${chosen ? 'border-hue shadow-[0_0_0_2px_var(--h)]' : 'border-rule-2 hover:border-ink-3'}`}
       >
         <span className="flex items-center justify-between px-3 pt-2 text-[12.5px] text-ink-3">
           <span className="remark">No. {number}</span>
@@ -44,13 +47,20 @@ export function Specimen({ number, source, field, hue, findings, chosen, onChoos
         </span>
         <span className="m-1.5 block border border-rule p-0.5">
           <span className="block border border-rule bg-paper px-2 py-1.5">
-            <span className="mono block truncate text-[12.500px] font-semibold text-ink">{field.key}</span>
-            <span className="remark block text-[13px] text-ink-2">{kindWords(field)}</span>
+            <span className="mono block truncate text-[12.5px] font-semibold text-ink">{field.key}</span>
+            <span className="remark block truncate text-[13px] text-ink-2">{kindWords(field)}</span>
             <span className="mt-1.5 block h-1 bg-sunk">
-              <span className={`block h-full ${hue === null ? 'bg-ink-3' : 'bg-hue'}`} style={{ width: `${(100 * field.filled) / Math.max(1, source.posts)}%` }} />
+              <span
+                className={`block h-full ${hue === null ? 'bg-ink-3' : 'bg-hue'}`}
+                style={{ width: `${(100 * field.filled) / Math.max(1, source.posts)}%` }}
+              />
             </span>
             <span className="mt-1 flex justify-between text-[12.5px] text-ink-2">
-              <span>{field.filled === source.posts ? `all ${figure(source.posts)}` : `${figure(field.filled)} of ${figure(source.posts)}`}</span>
+              <span>
+                {field.filled === source.posts
+                  ? `all ${figure(source.posts)}`
+                  : `${figure(field.filled)} of ${figure(source.posts)}`}
+              </span>
               <span>{roleWords(field)}</span>
             </span>
           </span>
@@ -66,12 +76,30 @@ export function kindWords(field: FieldDescription): string {
     if (field.tree) return field.multiple ? 'terms in a tree, many each' : 'terms in a tree';
     return field.multiple ? 'terms, many each' : 'terms, one each';
   }
-  const words = { text: 'text', html: 'formatted text', date: 'days', datetime: 'days and times', number: 'numbers', boolean: 'yes or no', link: 'links', image: 'pictures' };
+  const words = {
+    text: 'text',
+    html: 'formatted text',
+    date: 'days',
+    datetime: 'days and times',
+    number: 'numbers',
+    boolean: 'yes or no',
+    link: 'links',
+    image: 'pictures',
+  };
   return words[field.type];
 }
 
 function roleWords(field: FieldDescription): string {
-  const words = { id: 'the key', title: 'card title', summary: 'card text', body: 'full text', link: 'opens the post', image: 'card picture', published: 'publishing day', author: 'author' };
+  const words = {
+    id: 'the key',
+    title: 'card title',
+    summary: 'card text',
+    body: 'full text',
+    link: 'opens the post',
+    image: 'card picture',
+    published: 'publishing day',
+    author: 'author',
+  };
   return field.role ? words[field.role] : '';
 }
 
@@ -83,7 +111,10 @@ function Values({ source, field }: { source: SourceView; field: FieldDescription
   return (
     <>
       {field.samples.slice(0, 3).map((sample) => (
-        <span key={sample} className={`mb-1.5 line-clamp-2 break-words ${field.role === 'id' || field.type === 'link' ? 'mono text-[12.5px]' : 'serif text-[14px] leading-snug'}`}>
+        <span
+          key={sample}
+          className={`mb-1.5 line-clamp-2 break-words ${field.role === 'id' || field.type === 'link' ? 'mono text-[12.5px]' : 'serif text-[14px] leading-snug'}`}
+        >
           {sample}
         </span>
       ))}
@@ -98,16 +129,20 @@ function TermValues({ source, field }: { source: SourceView; field: FieldDescrip
   const depths = depthsOf(data);
   return (
     <>
-      {data.slice(0, 6).map((term, i) => (
+      {data.slice(0, data.length > 6 ? 5 : 6).map((term, i) => (
         <span key={term.slug} className="flex items-center gap-2 leading-[20px]">
           <span className="min-w-0 flex-1 truncate" style={{ paddingInlineStart: depths[i]! * 11 }}>
             {term.label}
           </span>
-          <span className="h-1.5 bg-hue-half" style={{ width: Math.max(2, (38 * term.count) / most) }} aria-hidden="true" />
+          <span
+            className="h-1.5 bg-hue-half"
+            style={{ width: Math.max(2, (38 * term.count) / most) }}
+            aria-hidden="true"
+          />
           <span className="w-7 text-end text-ink-2">{figure(term.count)}</span>
         </span>
       ))}
-      {data.length > 6 && <span className="remark block text-[13px] text-ink-3">and {data.length - 6} more</span>}
+      {data.length > 6 && <span className="remark block text-[13px] text-ink-3">and {data.length - 5} more</span>}
     </>
   );
 }
@@ -126,7 +161,13 @@ function Pictures({ source, field }: { source: SourceView; field: FieldDescripti
   return (
     <span className="grid grid-cols-2 gap-1.5">
       {field.samples.slice(0, 4).map((sample) => (
-        <img key={sample} src={absolute(sample, source.site)} alt="" loading="lazy" className="aspect-[16/10] w-full rounded-[2px] bg-sunk object-cover" />
+        <img
+          key={sample}
+          src={absolute(sample, source.site)}
+          alt=""
+          loading="lazy"
+          className="aspect-[16/10] w-full rounded-[2px] bg-sunk object-cover"
+        />
       ))}
     </span>
   );
@@ -146,7 +187,11 @@ function SpreadBars({ field, spread }: { field: FieldDescription; spread: NonNul
     <>
       <span className="flex h-[88px] items-end gap-[2px] border-b border-hue" aria-hidden="true">
         {spread.counts.map((count, i) => (
-          <span key={i} className="flex-1 bg-hue" style={{ height: `${count === 0 ? 0 : Math.max(3, (100 * count) / most)}%`, opacity: 0.75 }} />
+          <span
+            key={i}
+            className="flex-1 bg-hue"
+            style={{ height: `${count === 0 ? 0 : Math.max(3, (100 * count) / most)}%`, opacity: 0.75 }}
+          />
         ))}
       </span>
       <span className="mt-1 flex justify-between text-[12.5px] text-ink-2">

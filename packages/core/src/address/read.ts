@@ -106,9 +106,7 @@ function readSelection(
     });
     values = values.slice(0, maxValues);
   }
-  return isSwitch(facet)
-    ? readSwitch(facet.key, values, notices)
-    : readTerms(facet, values, vocabulary, notices);
+  return isSwitch(facet) ? readSwitch(facet.key, values, notices) : readTerms(facet, values, vocabulary, notices);
 }
 
 function readSwitch(key: string, values: string[], notices: Notice[]): Selection | undefined {

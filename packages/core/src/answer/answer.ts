@@ -64,7 +64,9 @@ export function answer(index: PostIndex, query: Query, notices: readonly Notice[
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
-    items: pageOf(index, all, sort, (page - 1) * size, size).map((post) => itemOf(index, plan.shown, index.posts[post]!)),
+    items: pageOf(index, all, sort, (page - 1) * size, size).map((post) =>
+      itemOf(index, plan.shown, index.posts[post]!),
+    ),
     facets,
     notices: said,
     ways: matched === 0 ? waysOut(canonical, active, others) : [],
@@ -179,4 +181,3 @@ function waysOut(query: Query, active: readonly Facet[], others: readonly Bits[]
     .filter((way) => way.matched > 0)
     .sort((a, b) => b.matched - a.matched);
 }
-

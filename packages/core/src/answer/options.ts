@@ -66,7 +66,7 @@ export function drawOptions(
       selected: chosen.has(t),
       partly: partly.has(t) && !chosen.has(t),
       parent: parent < 0 ? null : column.terms[parent]!.slug,
-      depth: depths[t]!,
+      depth: depths[t],
     });
   }
   return options;

@@ -34,7 +34,10 @@ export function readMoment(text: string): string | null {
     const date = day(Number(m[1]), Number(m[2]), Number(m[3]));
     return date && join(date, m[4]!, m[5]!, m[6], m[7]);
   }
-  m = /^(?:\p{L}{3},\s+)?(\d{1,2})\s+(\p{L}{3})\s+(\d{4})\s+(\d{2}):(\d{2})(?::(\d{2}))?\s+(GMT|UTC|Z|[+-]\d{4})$/iu.exec(t);
+  m =
+    /^(?:\p{L}{3},\s+)?(\d{1,2})\s+(\p{L}{3})\s+(\d{4})\s+(\d{2}):(\d{2})(?::(\d{2}))?\s+(GMT|UTC|Z|[+-]\d{4})$/iu.exec(
+      t,
+    );
   if (!m) return null;
   const date = day(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
   return date && join(date, m[4]!, m[5]!, m[6], /^[+-]/.test(m[7]!) ? m[7] : 'Z');

@@ -35,7 +35,10 @@ export function describeFields(collection: Collection): FieldDescription[] {
         counts.set(text, (counts.get(text) ?? 0) + 1);
       }
     }
-    const samples = [...counts].sort((a, b) => b[1] - a[1]).slice(0, 6).map(([text]) => text.slice(0, 160));
+    const samples = [...counts]
+      .sort((a, b) => b[1] - a[1])
+      .slice(0, 6)
+      .map(([text]) => text.slice(0, 160));
     return { ...field, filled, distinct: counts.size, samples, spread: spreadOf(collection, field) };
   });
 }

@@ -157,7 +157,10 @@ function giveRoles(fields: Field[], columns: readonly Column[]): void {
     const field = free(role) ? fields.find((field, i) => fits(field, role) && suits(field, i)) : undefined;
     if (field) field.role = role;
   };
-  giveFirst('title', (field, i) => field.type === 'text' && averageLength(columns[i]!.texts) <= 120 && !looksLikeKey(columns[i]!));
+  giveFirst(
+    'title',
+    (field, i) => field.type === 'text' && averageLength(columns[i]!.texts) <= 120 && !looksLikeKey(columns[i]!),
+  );
   giveFirst('link', () => true);
   giveFirst('image', (field) => field.type === 'image');
   giveFirst('published', () => true);

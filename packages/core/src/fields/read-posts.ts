@@ -118,7 +118,10 @@ function unreadableValues(field: Field, values: readonly string[]): Finding {
 function nearTwins(field: Field, terms: readonly Term[]): Finding[] {
   const groups = new Map<string, Term[]>();
   for (const term of terms) {
-    const bare = term.label.normalize('NFKD').toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+    const bare = term.label
+      .normalize('NFKD')
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '');
     const key = `${term.parent ?? ''}\u0000${bare}`;
     groups.set(key, [...(groups.get(key) ?? []), term]);
   }
@@ -172,6 +175,9 @@ function safeAddress(text: string): string | null {
 function pathLabels(text: string, field: Field): string[] {
   if (!field.tree || field.pathSeparator === null) return [text];
   const separator = field.pathSeparator === '/' ? ' / ' : field.pathSeparator;
-  const labels = text.split(separator).map((label) => label.trim()).filter((label) => label !== '');
+  const labels = text
+    .split(separator)
+    .map((label) => label.trim())
+    .filter((label) => label !== '');
   return labels.length === 0 ? [text] : labels.slice(0, 20);
 }

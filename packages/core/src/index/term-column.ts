@@ -27,7 +27,11 @@ export interface TermColumn {
 const noTerms: readonly string[] = [];
 
 /** Builds the column of a field. Cost: posts × terms a post carries, ancestors included. */
-export function buildTermColumn(field: Field, taxonomy: readonly Term[] | undefined, posts: readonly Post[]): TermColumn {
+export function buildTermColumn(
+  field: Field,
+  taxonomy: readonly Term[] | undefined,
+  posts: readonly Post[],
+): TermColumn {
   const { terms, slugsOf } =
     field.type === 'terms'
       ? { terms: depthFirst(taxonomy ?? []), slugsOf: termSlugs }

@@ -20,7 +20,10 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     needsField(facet.field, `/facets/${i}/field`);
     const field = byKey.get(facet.field);
     if (isSwitch(facet) && field && field.type !== 'boolean') {
-      problems.push({ pointer: `/facets/${i}/field`, message: `must be a yes/no field for a switch, and “${field.key}” is not` });
+      problems.push({
+        pointer: `/facets/${i}/field`,
+        message: `must be a yes/no field for a switch, and “${field.key}” is not`,
+      });
     }
   });
   lens.sort.options.forEach((option, i) => needsField(option.field, `/sort/options/${i}/field`));
@@ -28,7 +31,8 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
   if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
     problems.push({ pointer: '/sort/default', message: `names no sort option: “${lens.sort.default}”` });
   }
-  if (!isZone(lens.zone)) problems.push({ pointer: '/zone', message: `“${lens.zone}” is no time zone this server knows` });
+  if (!isZone(lens.zone))
+    problems.push({ pointer: '/zone', message: `“${lens.zone}” is no time zone this server knows` });
   return [...problems, ...nameClashes(lens)];
 }
 
@@ -55,7 +59,8 @@ function nameClashes(lens: Lens): ShapeProblem[] {
   lens.facets.forEach((facet, i) => facet.aliases.forEach((alias, a) => take(alias, step(`/facets/${i}/aliases`, a))));
   const sortKeys = new Set<string>();
   lens.sort.options.forEach((option, i) => {
-    if (sortKeys.has(option.key)) problems.push({ pointer: `/sort/options/${i}/key`, message: `“${option.key}” is there twice` });
+    if (sortKeys.has(option.key))
+      problems.push({ pointer: `/sort/options/${i}/key`, message: `“${option.key}” is there twice` });
     sortKeys.add(option.key);
   });
   return problems;

@@ -36,7 +36,10 @@ export function proposeLens(fields: readonly FieldDescription[]): object {
       : []),
     ...(title ? [{ key: 'title', label: 'Title, A to Z', field: title.key, order: 'asc' }] : []),
   ];
-  const card = suggestCard(fields, facets.map((facet) => facet.field));
+  const card = suggestCard(
+    fields,
+    facets.map((facet) => facet.field),
+  );
   return { version: 1, facets, sort: { options, default: options[0]?.key ?? '' }, card: { parts: card } };
 }
 

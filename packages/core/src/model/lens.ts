@@ -120,7 +120,10 @@ const lensShape = object({
   texts: withDefault(textsShape, () => ({})),
   address: withDefault(
     object({
-      prefix: withDefault(text({ max: 30, pattern: /^[a-z0-9_-]*$/, says: 'must be lower-case letters, digits, - or _' }), () => ''),
+      prefix: withDefault(
+        text({ max: 30, pattern: /^[a-z0-9_-]*$/, says: 'must be lower-case letters, digits, - or _' }),
+        () => '',
+      ),
       sort: withDefault(addressName, () => 'sort'),
       page: withDefault(addressName, () => 'page'),
       /** When a choice takes effect. */
@@ -129,11 +132,38 @@ const lensShape = object({
     () => ({ prefix: '', sort: 'sort', page: 'page', apply: 'change' as const }),
   ),
   /** BCP 47 tag of the language visitors read. */
-  language: withDefault(text({ min: 2, max: 35, pattern: /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/, says: 'must be a language tag such as en or de-AT' }), () => 'en'),
+  language: withDefault(
+    text({
+      min: 2,
+      max: 35,
+      pattern: /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/,
+      says: 'must be a language tag such as en or de-AT',
+    }),
+    () => 'en',
+  ),
   /** IANA time zone that moments are brought to before their day is taken. */
-  zone: withDefault(text({ min: 1, max: 60, pattern: /^[A-Za-z][A-Za-z0-9_+\-/]*$/, says: 'must be a time zone such as Europe/Berlin' }), () => 'UTC'),
+  zone: withDefault(
+    text({
+      min: 1,
+      max: 60,
+      pattern: /^[A-Za-z][A-Za-z0-9_+\-/]*$/,
+      says: 'must be a time zone such as Europe/Berlin',
+    }),
+    () => 'UTC',
+  ),
   /** Pages that may ask for answers: origins, or `*` for any. */
-  origins: withDefault(list(text({ min: 1, max: 200, pattern: /^(\*|https?:\/\/[^/\s]+)$/, says: 'must be * or an origin such as https://example.org' }), 50), () => ['*']),
+  origins: withDefault(
+    list(
+      text({
+        min: 1,
+        max: 200,
+        pattern: /^(\*|https?:\/\/[^/\s]+)$/,
+        says: 'must be * or an origin such as https://example.org',
+      }),
+      50,
+    ),
+    () => ['*'],
+  ),
 });
 
 /** A lens's config with every default filled in. */

@@ -1,15 +1,5 @@
 /** What a field holds. Dates are calendar days without a zone; datetimes are moments. */
-export const fieldTypes = [
-  'text',
-  'html',
-  'terms',
-  'date',
-  'datetime',
-  'number',
-  'boolean',
-  'link',
-  'image',
-] as const;
+export const fieldTypes = ['text', 'html', 'terms', 'date', 'datetime', 'number', 'boolean', 'link', 'image'] as const;
 export type FieldType = (typeof fieldTypes)[number];
 
 /** What a field is for, when it is for something. Each role belongs to at most one field. */

@@ -2,9 +2,7 @@ import type { Lens } from './lens.js';
 
 /** What is chosen in one facet. Facets with nothing chosen have no entry in a query. */
 export type Selection =
-  | { type: 'terms'; terms: string[] }
-  | { type: 'term'; term: string }
-  | { type: 'switch'; on: boolean };
+  { type: 'terms'; terms: string[] } | { type: 'term'; term: string } | { type: 'switch'; on: boolean };
 
 /** A question to an index: plain data, the same for every executor. */
 export interface Query {

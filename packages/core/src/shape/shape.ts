@@ -41,9 +41,7 @@ export function step(pointer: string, key: string | number): string {
   return `${pointer}/${String(key).replace(/~/g, '~0').replace(/\//g, '~1')}`;
 }
 
-export function text(
-  rules: { min?: number; max?: number; pattern?: RegExp; says?: string } = {},
-): Shape<string> {
+export function text(rules: { min?: number; max?: number; pattern?: RegExp; says?: string } = {}): Shape<string> {
   const { min = 0, max = 500, pattern, says } = rules;
   return {
     schema: {

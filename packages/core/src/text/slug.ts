@@ -3,7 +3,10 @@
  * lower case.
  */
 export function fold(text: string): string {
-  return text.normalize('NFKD').replace(/\p{M}+/gu, '').toLowerCase();
+  return text
+    .normalize('NFKD')
+    .replace(/\p{M}+/gu, '')
+    .toLowerCase();
 }
 
 /**

@@ -23,9 +23,7 @@ function drawCard(item: Item, settings: Settings, soon: boolean): TemplateResult
     ${pictures.map((part) => drawPicture(item.fields[part.field]!, soon))}
     <div class="ivy-card-text">
       ${hasTitle ? nothing : drawTitle(item)}
-      ${group(others).map((row) =>
-        row[0]!.show === 'title' ? drawTitle(item) : drawRow(row, item, settings),
-      )}
+      ${group(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item) : drawRow(row, item, settings)))}
     </div>
   </li>`;
 }
@@ -53,9 +51,11 @@ function drawRow(row: readonly CardPart[], item: Item, settings: Settings): Temp
           ${terms.map((term) => html`<li>${term.label}</li>`)}
         </ul>`;
   }
-  if (first.show === 'text') return html`<p class="ivy-summary">${String(item.fields[first.field])}</p>`;
+  if (first.show === 'text') return html`<p class="ivy-summary">${plain(item.fields[first.field]!)}</p>`;
   const facts = row.map((part) => factOf(part, item.fields[part.field]!, settings)).filter((fact) => fact !== nothing);
-  return facts.length === 0 ? nothing : html`<p class="ivy-facts">${facts.map((fact) => html`<span>${fact}</span>`)}</p>`;
+  return facts.length === 0
+    ? nothing
+    : html`<p class="ivy-facts">${facts.map((fact) => html`<span>${fact}</span>`)}</p>`;
 }
 
 function drawTitle(item: Item): TemplateResult {
@@ -67,7 +67,15 @@ function drawTitle(item: Item): TemplateResult {
 function drawPicture(value: ItemValue, soon: boolean): TemplateResult {
   // the title beside it says the same in words, so the picture is passed over when read aloud
   return html`<div class="ivy-picture">
-    <img src=${String(value)} alt="" loading=${soon ? 'eager' : 'lazy'} decoding="async" width="320" height="180" fetchpriority=${ifDefined(soon ? undefined : ('low' as const))} />
+    <img
+      src=${plain(value)}
+      alt=""
+      loading=${soon ? 'eager' : 'lazy'}
+      decoding="async"
+      width="320"
+      height="180"
+      fetchpriority=${ifDefined(soon ? undefined : ('low' as const))}
+    />
   </div>`;
 }
 
@@ -80,7 +88,7 @@ function factOf(part: CardPart, value: ItemValue, settings: Settings): TemplateR
     return part.words === '' ? figure : `${figure} ${part.words}`;
   }
   if (part.show === 'yes-no') return value === true ? part.words || settings.texts.yes : nothing;
-  return Array.isArray(value) ? value.map((term) => term.label).join(', ') : String(value);
+  return plain(value);
 }
 
 /** A calendar day as it stands; a moment by its day in the lens's zone. */
@@ -94,5 +102,10 @@ export function dateText(value: string, settings: Pick<Settings, 'language' | 'z
 }
 
 function termsOf(value: ItemValue): TermValue[] {
-  return Array.isArray(value) ? value : [{ slug: String(value), label: String(value) }];
+  return Array.isArray(value) ? value : [{ slug: '', label: plain(value) }];
+}
+
+/** Any value as one line of text. */
+function plain(value: ItemValue): string {
+  return Array.isArray(value) ? value.map((term) => term.label).join(', ') : String(value);
 }

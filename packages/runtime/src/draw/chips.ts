@@ -42,5 +42,7 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
 function labelOf(listing: Listing, facet: FacetAnswer, value: string): string {
   const label = facet.options.find((option) => option.value === value)?.label ?? value;
   // a bare “Yes” would tell nobody what it is a yes to
-  return value === 'yes' || value === 'no' ? `${facet.label}: ${label.toLocaleLowerCase(listing.settings!.language)}` : label;
+  return value === 'yes' || value === 'no'
+    ? `${facet.label}: ${label.toLocaleLowerCase(listing.settings!.language)}`
+    : label;
 }

@@ -37,7 +37,9 @@ function drawControl(listing: Listing, facet: FacetAnswer, settings: FacetSettin
       return drawButtons(listing, facet, settings);
     case 'switch':
       return drawSwitch(listing, facet, settings);
-    default:
+    case 'checkboxes':
+    case 'radios':
+    case 'tree':
       return drawTicks(listing, facet, settings);
   }
 }

@@ -19,20 +19,26 @@ function drawEmpty(listing: Listing): TemplateResult {
   const labels = new Map(answer!.facets.map((facet) => [facet.key, facet.label]));
   return html`<div class="ivy-empty">
     <p class="ivy-empty-title">${texts.emptyTitle}</p>
-    ${answer!.ways.length === 0
-      ? ''
-      : html`<p>${texts.emptyWays}</p>
-          <ul class="ivy-ways">
-            ${answer!.ways.map((way) => {
-              const { [way.without]: _lifted, ...facets } = choices.facets;
-              const posts = fillPlural(texts.posts, way.matched, language);
-              return html`<li>
-                <button type="button" class="ivy-way" @click=${() => void listing.choose({ ...choices, facets, page: 1 })}>
-                  ${fill(texts.without, { facet: labels.get(way.without) ?? way.without, posts })}
-                </button>
-              </li>`;
-            })}
-          </ul>`}
+    ${
+      answer!.ways.length === 0
+        ? ''
+        : html`<p>${texts.emptyWays}</p>
+            <ul class="ivy-ways">
+              ${answer!.ways.map((way) => {
+                const { [way.without]: _lifted, ...facets } = choices.facets;
+                const posts = fillPlural(texts.posts, way.matched, language);
+                return html`<li>
+                  <button
+                    type="button"
+                    class="ivy-way"
+                    @click=${() => void listing.choose({ ...choices, facets, page: 1 })}
+                  >
+                    ${fill(texts.without, { facet: labels.get(way.without) ?? way.without, posts })}
+                  </button>
+                </li>`;
+              })}
+            </ul>`
+    }
   </div>`;
 }
 

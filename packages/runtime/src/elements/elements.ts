@@ -22,11 +22,13 @@ export class IvyLens extends Part {
     >
       <div class="ivy-side" id=${`ivy-side-${this.name}`} data-open=${listing.filtersOpen}>
         ${drawFacets(listing)}
-        ${answer && settings
-          ? html`<button type="button" class="ivy-show" @click=${() => this.#flipFilters(listing)}>
-              ${showText(listing)}
-            </button>`
-          : nothing}
+        ${
+          answer && settings
+            ? html`<button type="button" class="ivy-show" @click=${() => this.#flipFilters(listing)}>
+                ${showText(listing)}
+              </button>`
+            : nothing
+        }
       </div>
       <div class="ivy-main" tabindex="-1">
         <div class="ivy-head">

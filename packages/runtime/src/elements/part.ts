@@ -11,7 +11,11 @@ const scriptOrigin = new URL(import.meta.url).origin;
  * reaches them, and tell of changes by bubbling events.
  */
 export abstract class Part extends LitElement {
-  static override properties = { name: { type: String, reflect: true }, origin: { type: String }, preview: { type: Boolean } };
+  static override properties = {
+    name: { type: String, reflect: true },
+    origin: { type: String },
+    preview: { type: Boolean },
+  };
 
   declare name: string;
   /** Server to ask; by default the one the script came from. */

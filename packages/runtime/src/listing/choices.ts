@@ -30,7 +30,12 @@ function selectedValues(facet: FacetAnswer): string[] {
  */
 export function toggle(choices: Choices, facet: FacetAnswer, value: string, single: boolean): Choices {
   const chosen = choices.facets[facet.key] ?? [];
-  if (chosen.includes(value)) return choose(choices, facet.key, chosen.filter((other) => other !== value));
+  if (chosen.includes(value))
+    return choose(
+      choices,
+      facet.key,
+      chosen.filter((other) => other !== value),
+    );
   if (single) return choose(choices, facet.key, [value]);
   const below = new Set(descendants(facet, value));
   return choose(choices, facet.key, [...chosen.filter((other) => !below.has(other)), value]);
@@ -60,7 +65,8 @@ export function writeChoices(choices: Choices, settings: Settings): string {
   const parts: string[] = [];
   for (const { key } of settings.facets) {
     const values = choices.facets[key];
-    if (values?.length) parts.push(`${encodePart(prefix + key)}=${[...values].sort(byCodeUnits).map(encodePart).join(',')}`);
+    if (values?.length)
+      parts.push(`${encodePart(prefix + key)}=${[...values].sort(byCodeUnits).map(encodePart).join(',')}`);
   }
   if (choices.sort !== null && choices.sort !== settings.defaultSort) {
     parts.push(`${encodePart(prefix + sort)}=${encodePart(choices.sort)}`);

@@ -1,9 +1,7 @@
 import type { Asker, Reply } from './asker.js';
 
 /** What a preview says to the Bench around it. */
-export type FromPreview =
-  | { ivy: 'ask'; id: number; address: string }
-  | { ivy: 'went'; address: string };
+export type FromPreview = { ivy: 'ask'; id: number; address: string } | { ivy: 'went'; address: string };
 
 /** What the Bench says to a preview. */
 export type ToPreview =

@@ -1,0 +1,131 @@
+import { lensConfig, notes, startHarness, type Harness } from '../../test/harness.js';
+
+let server: Harness;
+beforeAll(async () => {
+  server = await startHarness();
+  await server.upload(notes, 'notes.csv', { slug: 'notes' });
+});
+afterAll(() => server.stop());
+
+const lens = '/api/v1/lenses/field-notes';
+
+test('a lens is made with a config of its own, every default filled in', async () => {
+  const { status, body } = await server.ask('POST', '/api/v1/lenses', {
+    name: 'Field notes',
+    source: 'notes',
+    slug: 'field-notes',
+    config: lensConfig,
+  });
+  expect(status).toBe(201);
+  expect(body).toMatchObject({ slug: 'field-notes', source: 'notes', draftRevision: 1, release: null, changed: true });
+  expect(body.draft.facets[0]).toMatchObject({
+    key: 'habitat',
+    match: 'any',
+    counts: true,
+    zero: 'mute',
+    order: 'given',
+  });
+});
+
+test('without a config one is proposed from the fields', async () => {
+  const { status, body } = await server.ask('POST', '/api/v1/lenses', { name: 'Proposed', source: 'notes' });
+  expect(status).toBe(201);
+  expect(body.draft.facets.map((facet: { field: string; kind: string }) => [facet.field, facet.kind])).toEqual([
+    ['habitat', 'checkboxes'],
+    ['place', 'tree'],
+    ['kind', 'checkboxes'],
+    ['open', 'radios'],
+  ]);
+});
+
+test('bodies are checked: bad fields, a source that is not there, a slug that is taken', async () => {
+  const bad = await server.ask('POST', '/api/v1/lenses', { name: '', source: 'notes', extra: 1 });
+  expect([bad.status, bad.body.errors.map((error: { pointer: string }) => error.pointer).sort()]).toEqual([
+    400,
+    ['/extra', '/name'],
+  ]);
+  expect((await server.ask('POST', '/api/v1/lenses', { name: 'x', source: 'nope' })).body.errors[0].pointer).toBe(
+    '/source',
+  );
+  expect((await server.ask('POST', '/api/v1/lenses', { name: 'x', source: 'notes', slug: 'field-notes' })).status).toBe(
+    409,
+  );
+  expect((await server.ask('PUT', `${lens}/draft`, { config: 'x' }, { 'if-match': '1' })).status).toBe(400);
+  expect((await server.ask('POST', `${lens}/releases`, { note: 5 })).status).toBe(400);
+  expect((await server.ask('POST', `${lens}/draft/trial`, { config: {}, address: 7 })).status).toBe(400);
+});
+
+test('a config that can’t work is refused whole, each problem pointed at', async () => {
+  const config = {
+    facets: [
+      { key: 'a', kind: 'checkboxes', field: 'Habitat' },
+      { key: 'a', kind: 'radios', field: 'kind' },
+    ],
+  };
+  const { status, body } = await server.ask('PUT', `${lens}/draft`, { config }, { 'if-match': '"1"' });
+  expect([status, body.code]).toEqual([422, 'bad-config']);
+  expect(body.errors.map((error: { pointer: string }) => error.pointer)).toEqual([
+    '/config/facets/0/field',
+    '/config/facets/1/key',
+  ]);
+  expect((await server.ask('GET', lens)).body.draftRevision).toBe(1);
+});
+
+test('a draft is kept only when it was made from the newest one', async () => {
+  const config = { ...lensConfig, paging: { size: 5 } };
+  expect((await server.ask('PUT', `${lens}/draft`, { config })).status).toBe(428);
+  const saved = await server.ask('PUT', `${lens}/draft`, { config }, { 'if-match': '"1"' });
+  expect([saved.status, saved.body.draftRevision, saved.headers.get('etag')]).toEqual([200, 2, '"2"']);
+  const late = await server.ask('PUT', `${lens}/draft`, { config: lensConfig }, { 'if-match': '1' });
+  expect([late.status, late.body.code]).toEqual([412, 'draft-changed']);
+  expect((await server.ask('GET', lens)).body.draft.paging.size).toBe(5);
+});
+
+test('of two saves at the same moment one wins and one is told', async () => {
+  const { draftRevision } = (await server.ask('GET', lens)).body;
+  const save = (size: number) =>
+    server.ask(
+      'PUT',
+      `${lens}/draft`,
+      { config: { ...lensConfig, paging: { size } } },
+      { 'if-match': `${draftRevision}` },
+    );
+  const statuses = (await Promise.all([save(6), save(7), save(8)])).map((reply) => reply.status).sort();
+  expect(statuses).toEqual([200, 412, 412]);
+});
+
+test('releases are numbered, and an earlier one can be the draft again', async () => {
+  expect((await server.ask('POST', `${lens}/releases`, { note: 'First' })).body).toEqual({ number: 1 });
+  expect((await server.ask('GET', lens)).body).toMatchObject({ release: 1, changed: false });
+  const { draftRevision, draft } = (await server.ask('GET', lens)).body;
+  await server.ask(
+    'PUT',
+    `${lens}/draft`,
+    { config: { ...draft, facets: draft.facets.slice(1) } },
+    { 'if-match': `${draftRevision}` },
+  );
+  expect((await server.ask('GET', lens)).body.changed).toBe(true);
+  const stale = await server.ask('POST', `${lens}/releases`, { draftRevision });
+  expect(stale.status).toBe(412);
+  expect((await server.ask('POST', `${lens}/releases`, {})).body).toEqual({ number: 2 });
+  const { body } = await server.ask('GET', `${lens}/releases`);
+  expect(body.map((release: { number: number; note: string }) => [release.number, release.note])).toEqual([
+    [2, ''],
+    [1, 'First'],
+  ]);
+  const restored = await server.ask('POST', `${lens}/releases/1/restore`);
+  expect([restored.status, restored.body.draft.facets.length, restored.body.changed]).toEqual([200, 3, true]);
+  expect((await server.ask('POST', `${lens}/releases/9/restore`)).status).toBe(404);
+  expect((await server.ask('POST', `${lens}/releases/x/restore`)).status).toBe(400);
+});
+
+test('a lens can be deleted, and then it is gone', async () => {
+  await server.ask('POST', '/api/v1/lenses', { name: 'Short', source: 'notes', slug: 'short' });
+  expect((await server.ask('DELETE', '/api/v1/lenses/short')).status).toBe(204);
+  expect((await server.ask('GET', '/api/v1/lenses/short')).status).toBe(404);
+  expect((await server.ask('DELETE', '/api/v1/lenses/short')).status).toBe(404);
+  expect((await server.ask('GET', '/api/v1/lenses')).body.map((one: { slug: string }) => one.slug).sort()).toEqual([
+    'field-notes',
+    'proposed',
+  ]);
+});

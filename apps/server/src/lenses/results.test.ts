@@ -1,0 +1,168 @@
+import { lensConfig, notes, onDatabase, startHarness, type Harness } from '../../test/harness.js';
+
+let server: Harness;
+beforeAll(async () => {
+  server = await startHarness();
+  await server.upload(notes, 'notes.csv', { slug: 'notes' });
+  await server.ask('POST', '/api/v1/lenses', {
+    name: 'Field notes',
+    source: 'notes',
+    slug: 'field-notes',
+    config: lensConfig,
+  });
+});
+afterAll(() => server.stop());
+
+const lens = '/api/v1/lenses/field-notes';
+const results = (query: string, headers = {}) => server.ask('GET', `${lens}/results?${query}`, undefined, headers);
+
+test('a lens without a release has no results, but its draft does', async () => {
+  const none = await results('');
+  expect([none.status, none.body.code]).toEqual([404, 'not-released']);
+  expect((await server.ask('GET', `${lens}/draft/results?kind=survey`)).body).toMatchObject({
+    release: null,
+    matched: 6,
+  });
+  await server.ask('POST', `${lens}/releases`, {});
+});
+
+test('an answer holds what the contract says', async () => {
+  const { status, body } = await results('habitat=reedbed,mudflat&place=coast&page=2&utm_source=x');
+  expect(status).toBe(200);
+  expect(body).toMatchObject({
+    lens: 'field-notes',
+    release: 1,
+    address: 'habitat=mudflat,reedbed&place=coast&page=2',
+    total: 12,
+    matched: 6,
+    page: 2,
+    pages: 2,
+    pageSize: 4,
+    sort: 'newest',
+    notices: [],
+    ways: [],
+  });
+  expect(body.items).toHaveLength(2);
+  expect(body.items[0]).toMatchObject({
+    id: 'n1',
+    title: 'Note 1',
+    link: '/notes/1',
+    fields: { published: '2026-01-11', habitat: [{ slug: 'reedbed', label: 'Reedbed' }] },
+  });
+  expect(body.facets[1]).toMatchObject({ key: 'place', kind: 'checkboxes', label: 'Place', selected: ['coast'] });
+  expect(body.facets[1].options[1]).toEqual({
+    value: 'north',
+    label: 'North',
+    count: 3,
+    selected: false,
+    partly: false,
+    parent: 'coast',
+    depth: 1,
+  });
+  expect(typeof body.tookMs).toBe('number');
+});
+
+test('whatever an address says, there is an answer with words', async () => {
+  const broken = await results('habitat=mudfat&habitat=%E0%A4%A&sort=x&page=-3&zone=lagoon&%FF=%00&&=');
+  expect(broken.status).toBe(200);
+  expect(broken.body.address).toBe('habitat=lagoon');
+  expect(broken.body.notices.map((notice: { code: string }) => notice.code)).toEqual([
+    'unknown-sort',
+    'page-clamped',
+    'moved',
+    'unknown-term',
+    'unknown-term',
+  ]);
+  for (const notice of broken.body.notices) expect(notice.text).toMatch(/\.$/);
+});
+
+test('when nothing matches the ways out are told', async () => {
+  const { body } = await results('habitat=lagoon&kind=survey');
+  expect(body.matched).toBe(0);
+  expect(body.ways).toEqual([
+    { without: 'habitat', matched: 6, address: 'kind=survey' },
+    { without: 'kind', matched: 3, address: 'habitat=lagoon' },
+  ]);
+});
+
+test('an address that is too long is refused with 414', async () => {
+  const { status, body } = await results(`habitat=${'x'.repeat(9000)}`);
+  expect([status, body.code]).toEqual([414, 'address-too-long']);
+});
+
+test('an answer has an ETag that changes with the release and not otherwise', async () => {
+  const first = await results('kind=survey');
+  const etag = first.headers.get('etag')!;
+  expect((await results('kind=survey')).headers.get('etag')).toBe(etag);
+  const same = await results('kind=survey', { 'if-none-match': etag });
+  expect([same.status, same.body]).toEqual([304, '']);
+  const { draftRevision, draft } = (await server.ask('GET', lens)).body;
+  await server.ask(
+    'PUT',
+    `${lens}/draft`,
+    { config: { ...draft, paging: { mode: 'pages', size: 3 } } },
+    { 'if-match': `${draftRevision}` },
+  );
+  expect((await results('kind=survey', { 'if-none-match': etag })).status).toBe(304);
+  await server.ask('POST', `${lens}/releases`, {});
+  const next = await results('kind=survey', { 'if-none-match': etag });
+  expect([next.status, next.body.release, next.body.pageSize]).toEqual([200, 2, 3]);
+});
+
+test('other origins may ask as far as the lens allows', async () => {
+  expect((await results('', { origin: 'http://a.example' })).headers.get('access-control-allow-origin')).toBe('*');
+  await server.ask('POST', '/api/v1/lenses', {
+    name: 'Own',
+    source: 'notes',
+    slug: 'own',
+    config: { ...lensConfig, origins: ['https://own.example'] },
+  });
+  await server.ask('POST', '/api/v1/lenses/own/releases', {});
+  const from = async (origin: string) =>
+    (await server.ask('GET', '/api/v1/lenses/own/results', undefined, { origin })).headers.get(
+      'access-control-allow-origin',
+    );
+  expect(await from('https://own.example')).toBe('https://own.example');
+  expect(await from('https://other.example')).toBeNull();
+});
+
+test('a page gets settings and answer in one request', async () => {
+  const { body } = await server.ask('GET', `${lens}/listing?kind=survey`);
+  expect(body.answer.matched).toBe(6);
+  expect(body.settings).toMatchObject({
+    defaultSort: 'newest',
+    names: ['zone', 'page', 'sort', 'habitat', 'place', 'kind'],
+    language: 'en',
+  });
+  expect(body.settings.card.map((part: { show: string }) => part.show)).toEqual(['date', 'title', 'terms', 'terms']);
+});
+
+test('a config that is not kept can be tried, with what any and all would give', async () => {
+  const facets = [{ key: 'habitat', kind: 'checkboxes', field: 'habitat', match: 'all' }];
+  const { status, body } = await server.ask('POST', `${lens}/draft/trial`, {
+    config: { facets },
+    address: 'habitat=mudflat,reedbed',
+  });
+  expect([status, body.answer.matched, body.effects]).toEqual([200, 3, { habitat: { any: 9, all: 3 } }]);
+  const bad = await server.ask('POST', `${lens}/draft/trial`, { config: { facets: [{ key: 'x' }] }, address: '' });
+  expect(bad.status).toBe(422);
+});
+
+test('a process that lost its line to the database forgets what it holds, and hears of changes again', async () => {
+  await results('');
+  await onDatabase(
+    server.databaseUrl,
+    "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE application_name = 'ivy-lens changes' AND datname = current_database()",
+  );
+  await onDatabase(
+    server.databaseUrl,
+    "UPDATE release SET config = jsonb_set(config, '{paging,size}', '2') WHERE id = (SELECT max(r.id) FROM release r JOIN lens l ON l.id = r.lens_id WHERE l.slug = 'field-notes')",
+  );
+  const until = Date.now() + 10_000;
+  let size = 0;
+  while (size !== 2 && Date.now() < until) {
+    await new Promise((done) => setTimeout(done, 100));
+    size = (await results('')).body.pageSize as number;
+  }
+  expect(size).toBe(2);
+});

@@ -1,0 +1,91 @@
+import 'reflect-metadata';
+import type { NestFastifyApplication } from '@nestjs/platform-fastify';
+import { Client } from 'pg';
+import { createApp } from '../src/app.js';
+
+/** A server on a port of its own, with a database of its own. */
+export interface Harness {
+  app: NestFastifyApplication;
+  url: string;
+  databaseUrl: string;
+  ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Reply>;
+  upload(file: string, fileName: string, parts?: Record<string, string>): Promise<Reply>;
+  stop(): Promise<void>;
+}
+
+export interface Reply {
+  status: number;
+  headers: Headers;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- tests look into bodies of every shape
+  body: any;
+}
+
+export async function startHarness(): Promise<Harness> {
+  const admin = process.env.DATABASE_URL;
+  if (!admin) throw new Error('DATABASE_URL is not set: run the tests by npm test, which starts PostgreSQL.');
+  const name = `ivy_test_${process.pid}_${Date.now()}`;
+  await onDatabase(admin, `CREATE DATABASE ${name}`);
+  const databaseUrl = Object.assign(new URL(admin), { pathname: `/${name}` }).href;
+  const app = await createApp({ databaseUrl, logs: false });
+  await app.listen(0, '127.0.0.1');
+  const url = await app.getUrl();
+  return {
+    app,
+    url,
+    databaseUrl,
+    ask: (method, path, body, headers = {}) =>
+      send(`${url}${path}`, {
+        method,
+        headers: { ...headers, ...(body !== undefined && { 'content-type': 'application/json' }) },
+        ...(body !== undefined && { body: JSON.stringify(body) }),
+      }),
+    upload: (file, fileName, parts = {}) => {
+      const form = new FormData();
+      for (const [key, value] of Object.entries(parts)) form.append(key, value);
+      form.append('file', new Blob([file]), fileName);
+      return send(`${url}/api/v1/sources`, { method: 'POST', body: form });
+    },
+    stop: async () => {
+      await app.close();
+      await onDatabase(admin, `DROP DATABASE ${name} WITH (FORCE)`);
+    },
+  };
+}
+
+async function send(url: string, init: RequestInit): Promise<Reply> {
+  const response = await fetch(url, init);
+  const text = await response.text();
+  const isJson = (response.headers.get('content-type') ?? '').includes('json');
+  return { status: response.status, headers: response.headers, body: isJson && text !== '' ? JSON.parse(text) : text };
+}
+
+export async function onDatabase(url: string, statement: string): Promise<unknown[]> {
+  const client = new Client({ connectionString: url });
+  await client.connect();
+  try {
+    return (await client.query(statement)).rows as unknown[];
+  } finally {
+    await client.end();
+  }
+}
+
+/** Twelve notes with every kind of value, as a CSV file. */
+export const notes = [
+  'id,title,habitat,place,kind,published,minutes,open,url',
+  ...Array.from({ length: 12 }, (_, i) => {
+    const habitat = ['Mudflat', 'Reedbed', 'Mudflat|Reedbed', 'Lagoon'][i % 4];
+    const place = ['Coast > North', 'Coast > South', 'Inland'][i % 3];
+    return `n${i},Note ${i},${habitat},${place},${['Survey', 'Sighting'][i % 2]},2026-01-${10 + i},${i % 5},${i % 2 ? 'yes' : 'no'},/notes/${i}`;
+  }),
+].join('\n');
+
+/** A lens of checkboxes on those notes. */
+export const lensConfig = {
+  facets: [
+    { key: 'habitat', kind: 'checkboxes', field: 'habitat', aliases: ['zone'] },
+    { key: 'place', kind: 'checkboxes', field: 'place' },
+    { key: 'kind', kind: 'checkboxes', field: 'kind' },
+  ],
+  sort: { options: [{ key: 'newest', label: 'Newest first', field: 'published', order: 'desc' }], default: 'newest' },
+  paging: { size: 4 },
+};

@@ -1,0 +1,76 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+/** What each part may not import: arrows point one way, and core imports nothing of ours. */
+const forbidden = (patterns, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }],
+});
+
+export default ts.config(
+  { ignores: ['**/dist/**', '.data/**', 'coverage/**', 'apps/studio/public/theme.js'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [ts.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+    },
+  },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
+  },
+  {
+    files: ['packages/core/src/**'],
+    rules: forbidden(
+      ['@ivy/*', 'node:*', '**/formats/**', '**/runtime/**', '**/apps/**'],
+      'Core stands alone: no other part, no Node API.',
+    ),
+  },
+  {
+    files: ['packages/core/src/**/*.test.ts'],
+    rules: forbidden(['@ivy/*', '**/formats/**', '**/runtime/**', '**/apps/**'], 'Core stands alone.'),
+  },
+  {
+    files: ['packages/formats/src/**'],
+    rules: forbidden(['@ivy/runtime', '@ivy/server', '@ivy/studio', '**/apps/**'], 'Formats know core alone.'),
+  },
+  {
+    files: ['packages/runtime/src/**'],
+    rules: forbidden(
+      ['@ivy/formats', '@ivy/server', '@ivy/studio', 'node:*', '**/apps/**'],
+      'The runtime knows core alone.',
+    ),
+  },
+  {
+    files: ['apps/server/src/**'],
+    rules: forbidden(['@ivy/runtime', '@ivy/studio', '**/apps/studio/**'], 'The server knows core and formats.'),
+  },
+  {
+    files: ['apps/studio/src/**'],
+    rules: forbidden(
+      ['@ivy/formats', '@ivy/server', 'node:*', '**/apps/server/**'],
+      'The studio knows core and the runtime.',
+    ),
+  },
+  {
+    files: ['apps/studio/src/**/*.tsx', 'apps/studio/src/**/use-*.ts'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+);

@@ -1,0 +1,44 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
+      target: 'es2022',
+      keepClassNames: true,
+    },
+    module: { type: 'commonjs' },
+  },
+];
+
+const project = (name, folder, environment) => ({
+  displayName: name,
+  rootDir: folder,
+  testEnvironment: environment,
+  testEnvironmentOptions: { globalsCleanup: 'off', customExportConditions: ['source', 'require', 'node', 'default'] },
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  modulePathIgnorePatterns: ['/dist/'],
+  transform: { '\\.(ts|tsx|js|mjs)$': swc },
+  // Jest runs CommonJS, and some packages are ESM alone, so they are transformed too
+  transformIgnorePatterns: [],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'] },
+});
+
+export default {
+  testTimeout: 60_000,
+  projects: [
+    project('core', '<rootDir>/packages/core', 'node'),
+    project('formats', '<rootDir>/packages/formats', 'node'),
+    project('runtime', '<rootDir>/packages/runtime', 'jsdom'),
+    project('studio', '<rootDir>/apps/studio', 'jsdom'),
+    project('tools', '<rootDir>/tools', 'node'),
+    project('server', '<rootDir>/apps/server', 'node'),
+    { ...project('browser', '<rootDir>/e2e', 'node') },
+  ],
+};

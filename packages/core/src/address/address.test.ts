@@ -1,0 +1,152 @@
+import fc from 'fast-check';
+import { asked, collection, field, lensOf } from '../../test/arbitrary.js';
+import { buildIndex } from '../index/post-index.js';
+import { answer } from '../answer/answer.js';
+import { encodePart, splitAddress } from './parameters.js';
+import { readAddress } from './read.js';
+import { writeAddress } from './write.js';
+
+const index = buildIndex({
+  fields: [field('habitat', 'terms', { tree: true }), field('kind', 'terms'), field('open', 'boolean')],
+  taxonomies: {
+    habitat: [
+      { slug: 'shore', label: 'Shore', parent: null },
+      { slug: 'mudflat', label: 'Mudflat', parent: 'shore', aliases: ['mud'] },
+      { slug: 'reedbed', label: 'Reedbed', parent: null },
+    ],
+    kind: [
+      { slug: 'survey', label: 'Survey', parent: null },
+      { slug: 'vögel-東', label: 'Vögel 東', parent: null },
+    ],
+  },
+  posts: [],
+});
+const lens = lensOf({
+  facets: [
+    { key: 'habitat', kind: 'tree', field: 'habitat', aliases: ['zone'] },
+    { key: 'kind', kind: 'radios', field: 'kind' },
+    { key: 'open', kind: 'switch', field: 'open' },
+  ],
+  sort: {
+    options: [
+      { key: 'a', label: 'A', field: 'kind' },
+      { key: 'b', label: 'B', field: 'kind' },
+    ],
+    default: 'b',
+  },
+});
+const read = (address: string) => readAddress(address, lens, index);
+const canonical = (address: string) => writeAddress(read(address).query);
+const codes = (address: string) => read(address).notices.map((notice) => notice.code);
+
+test('reading undoes writing', () => {
+  fc.assert(
+    fc.property(asked, ({ collection: posts, query }) => {
+      const back = readAddress(writeAddress(query), query.lens, buildIndex(posts));
+      const sort = query.sort === query.lens.sort.default ? null : query.sort;
+      expect(back.query).toEqual({ ...query, sort });
+      expect(back.notices).toEqual([]);
+    }),
+    { numRuns: 2000 },
+  );
+});
+
+test('any text at all is read, and its canonical form is stable', () => {
+  const piece = fc.oneof(
+    fc.constantFrom(
+      'habitat',
+      'zone',
+      'kind',
+      'open',
+      'sort',
+      'page',
+      '=',
+      '&',
+      ',',
+      'mudflat',
+      'mud',
+      'shore',
+      'yes',
+      'no',
+      'b',
+      '%',
+      '%E6',
+      '%FF',
+      '+',
+      '?',
+      '#',
+      '0',
+      '-1',
+      '7',
+      '%00',
+      '\ud800',
+    ),
+    fc.string({ unit: 'binary', maxLength: 8 }),
+  );
+  fc.assert(
+    fc.property(fc.array(piece, { maxLength: 30 }), (pieces) => {
+      const once = canonical(pieces.join(''));
+      expect(canonical(once)).toBe(once);
+      expect(codes(once)).toEqual([]);
+    }),
+    { numRuns: 3000 },
+  );
+});
+
+test('every address gets an answer', () => {
+  fc.assert(
+    fc.property(collection, fc.string({ unit: 'binary' }), (posts, address) => {
+      const on = lensOf({ facets: [{ key: 'habitat', kind: 'tree', field: 'habitat' }] });
+      const built = buildIndex(posts);
+      const { query, notices } = readAddress(`habitat=${address}`, on, built);
+      expect(answer(built, query, notices).total).toBe(posts.posts.length);
+    }),
+    { numRuns: 500 },
+  );
+});
+
+test.each([
+  ['habitat=reedbed&habitat=mudflat', 'habitat=mudflat,reedbed', []],
+  ['?habitat=reedbed,mudflat', 'habitat=mudflat,reedbed', []],
+  ['habitat=shore,mudflat', 'habitat=mudflat', []],
+  ['habitat=mud', 'habitat=mudflat', ['moved']],
+  ['zone=reedbed', 'habitat=reedbed', ['moved']],
+  ['habitat=mudfat', '', ['unknown-term']],
+  ['habitat=', '', []],
+  ['kind=survey,v%C3%B6gel-%E6%9D%B1', 'kind=survey', ['single-choice']],
+  ['kind=v%C3%B6gel-%E6%9D%B1', 'kind=v%C3%B6gel-%E6%9D%B1', []],
+  ['open=yes', 'open=yes', []],
+  ['open=perhaps', '', ['bad-switch']],
+  ['sort=a', 'sort=a', []],
+  ['sort=b', '', []],
+  ['sort=z', '', ['unknown-sort']],
+  ['page=3', 'page=3', []],
+  ['page=0', '', ['page-clamped']],
+  ['page=two', '', ['page-clamped']],
+  ['page=2&open=no&kind=survey&habitat=reedbed&sort=a', 'habitat=reedbed&kind=survey&open=no&sort=a&page=2', []],
+])('%s is read as %s', (address, expected, notices) => {
+  expect(canonical(address)).toBe(expected);
+  expect(codes(address)).toEqual(notices);
+});
+
+test('what is not the lens’s stays as it came, in its order', () => {
+  expect(read('utm=a%20b&habitat=reedbed&x&y=%FF').foreign).toEqual(['utm=a%20b', 'x', 'y=%FF']);
+});
+
+test('a prefix keeps two lenses on one page apart', () => {
+  const prefixed = lensOf({ ...lens, address: { ...lens.address, prefix: 'n-' } });
+  const { query, foreign } = readAddress('habitat=reedbed&n-habitat=mudflat&n-page=2', prefixed, index);
+  expect(foreign).toEqual(['habitat=reedbed']);
+  expect(writeAddress(query)).toBe('n-habitat=mudflat&n-page=2');
+});
+
+test('limits hold: fifty values a facet, 8,192 characters in all', () => {
+  const many = Array.from({ length: 60 }, (_, i) => `t${i}`).join(',');
+  expect(codes(`habitat=${many}`).filter((code) => code === 'too-many')).toEqual(['too-many']);
+  expect(codes(`habitat=${'x'.repeat(8200)}`)).toEqual(['too-long']);
+});
+
+test('writing keeps , / : and . readable and a space a plus', () => {
+  expect(encodePart('a b,c/d:e.f&g=h')).toBe('a+b,c/d:e.f%26g%3Dh');
+  expect(splitAddress('a=b+c%2Bd')).toEqual([{ name: 'a', value: 'b c+d', raw: 'a=b+c%2Bd' }]);
+});

@@ -1,0 +1,193 @@
+import fc from 'fast-check';
+import { asked, field, lensOf } from '../../test/arbitrary.js';
+import { actualAnswer, expectedAnswer } from '../../test/reference.js';
+import { buildIndex } from '../index/post-index.js';
+import { isSwitch, type Lens } from '../model/lens.js';
+import type { Collection } from '../model/post.js';
+import type { Query } from '../model/query.js';
+import { answer, countMatched } from './answer.js';
+
+declare const process: { env: Record<string, string | undefined> };
+
+/** Cases a run; the long run sets more. */
+const runs = Number(process.env.IVY_CASES ?? 2000);
+
+test('answers as the reference does, on any posts, lens and query', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query }) => {
+      const index = buildIndex(collection);
+      expect(actualAnswer(answer(index, query))).toEqual(expectedAnswer(collection, query));
+      expect(countMatched(index, query)).toBe(expectedAnswer(collection, query).matched);
+    }),
+    { numRuns: runs },
+  );
+});
+
+test('an added term never takes posts from an any and never gives posts to an all', () => {
+  fc.assert(
+    fc.property(asked, fc.nat(), ({ collection, query }, pick) => {
+      const terms = collection.taxonomies.habitat!.filter(
+        (term) => term.parent === null && !collection.taxonomies.habitat!.some((other) => other.parent === term.slug),
+      );
+      const before = query.selections.habitat;
+      fc.pre(terms.length > 0 && before?.type === 'terms');
+      const term = terms[pick % terms.length]!.slug;
+      const more: Query = {
+        ...query,
+        selections: {
+          ...query.selections,
+          habitat: { type: 'terms', terms: [...new Set([...before.terms, term])].sort() },
+        },
+      };
+      const index = buildIndex(collection);
+      const [few, many] = [answer(index, query).matched, answer(index, more).matched];
+      const facet = query.lens.facets[0]!;
+      if (!isSwitch(facet) && facet.match === 'all') expect(many).toBeLessThanOrEqual(few);
+      else expect(many).toBeGreaterThanOrEqual(few);
+    }),
+    { numRuns: 500 },
+  );
+});
+
+test('choosing a term alone gives as many posts as its count said', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query }) => {
+      const index = buildIndex(collection);
+      const any = withMatch(query, 'any');
+      for (const option of answer(index, any).facets[0]!.options) {
+        const chosen: Query = {
+          ...any,
+          page: 1,
+          selections: { ...any.selections, habitat: { type: 'terms', terms: [option.value] } },
+        };
+        expect(answer(index, chosen).matched).toBe(option.count);
+      }
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('counts of an any do not move with its own selection', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query }) => {
+      const index = buildIndex(collection);
+      const any = withMatch(query, 'any');
+      const { habitat: _own, ...others } = any.selections;
+      expect(answer(index, any).facets[0]!.options.map((option) => option.count)).toEqual(
+        answer(index, { ...any, selections: others }).facets[0]!.options.map((option) => option.count),
+      );
+    }),
+    { numRuns: 200 },
+  );
+});
+
+function withMatch(query: Query, match: 'any' | 'all'): Query {
+  const facets = query.lens.facets.map((facet) => (isSwitch(facet) ? facet : { ...facet, match }));
+  return { ...query, lens: { ...query.lens, facets } as Lens };
+}
+
+const shore: Collection = {
+  fields: [
+    field('title', 'text', { role: 'title' }),
+    field('habitat', 'terms', { tree: true, multiple: true }),
+    field('day', 'date', { role: 'published' }),
+  ],
+  taxonomies: {
+    habitat: [
+      { slug: 'shore', label: 'Shore', parent: null },
+      { slug: 'mudflat', label: 'Mudflat', parent: 'shore' },
+      { slug: 'shingle', label: 'Shingle', parent: 'shore' },
+      { slug: 'upland', label: 'Upland', parent: null },
+    ],
+  },
+  posts: [
+    { id: 'a', values: { title: 'Both', habitat: ['mudflat', 'shingle'], day: '2026-01-01' } },
+    { id: 'b', values: { title: 'Mud', habitat: ['mudflat'], day: '2026-01-03' } },
+    { id: 'c', values: { title: 'Bare', day: '2026-01-02' } },
+    { id: 'd', values: { title: 'No day', habitat: ['shingle'] } },
+  ],
+};
+
+function ask(config: object, selections: Query['selections'] = {}, page = 1) {
+  const lens = lensOf({ facets: [{ key: 'habitat', kind: 'tree', field: 'habitat', ...config }], paging: { size: 2 } });
+  return answer(buildIndex(shore), { lens, selections, sort: null, page });
+}
+
+test('a post with two children of a term counts once for it, and a parent is partly on', () => {
+  const { facets, matched } = ask({}, { habitat: { type: 'terms', terms: ['mudflat'] } });
+  expect(matched).toBe(2);
+  expect(facets[0]!.options).toEqual([
+    { value: 'shore', label: 'Shore', count: 3, selected: false, partly: true, parent: null, depth: 0 },
+    { value: 'mudflat', label: 'Mudflat', count: 2, selected: true, partly: false, parent: 'shore', depth: 1 },
+    { value: 'shingle', label: 'Shingle', count: 2, selected: false, partly: false, parent: 'shore', depth: 1 },
+    { value: 'upland', label: 'Upland', count: 0, selected: false, partly: false, parent: null, depth: 0 },
+  ]);
+});
+
+test('counts of an all are what is left on adding a term', () => {
+  const { facets } = ask({ match: 'all' }, { habitat: { type: 'terms', terms: ['mudflat'] } });
+  expect(facets[0]!.options.map((option) => [option.value, option.count])).toEqual([
+    ['shore', 2],
+    ['mudflat', 2],
+    ['shingle', 1],
+    ['upland', 0],
+  ]);
+});
+
+test('terms with no posts can be hidden, but never a chosen one', () => {
+  const values = (zero: string, terms: string[]) =>
+    ask({ zero }, terms.length > 0 ? { habitat: { type: 'terms', terms } } : {}).facets[0]!.options.map(
+      (option) => option.value,
+    );
+  expect(values('hide', [])).toEqual(['shore', 'mudflat', 'shingle']);
+  expect(values('keep', [])).toEqual(['shore', 'mudflat', 'shingle', 'upland']);
+  expect(values('hide', ['upland'])).toContain('upland');
+});
+
+test('a hidden term takes its branch along, and its posts stay reachable', () => {
+  const { facets, matched } = ask({ hide: ['shore'] }, { habitat: { type: 'terms', terms: ['shingle'] } });
+  expect(matched).toBe(2);
+  expect(facets[0]!.options.map((option) => [option.value, option.parent, option.depth])).toEqual([
+    ['shingle', null, 0],
+    ['upland', null, 0],
+  ]);
+});
+
+test('terms can be listed by name or by count, each among its siblings, and bear own labels', () => {
+  const labels = (config: object) => ask(config).facets[0]!.options.map((option) => option.label);
+  expect(labels({ order: 'label', labels: { mudflat: 'Zebra mud' } })).toEqual([
+    'Shore',
+    'Shingle',
+    'Zebra mud',
+    'Upland',
+  ]);
+  expect(labels({ order: 'count', only: ['shingle', 'mudflat'] })).toEqual(['Mudflat', 'Shingle']);
+});
+
+test('posts with no value come last, and a page past the end is the last one', () => {
+  const first = ask({});
+  expect(first.items.map((item) => item.id)).toEqual(['b', 'c']);
+  const last = ask({}, {}, 9);
+  expect(last.items.map((item) => item.id)).toEqual(['a', 'd']);
+  expect(last.page).toBe(2);
+  expect(last.notices.map((notice) => notice.code)).toEqual(['page-clamped']);
+});
+
+test('when nothing matches, ways out are offered, most results first', () => {
+  const lens = lensOf({
+    facets: [
+      { key: 'habitat', kind: 'checkboxes', field: 'habitat' },
+      { key: 'title', kind: 'checkboxes', field: 'title' },
+    ],
+  });
+  const selections: Query['selections'] = {
+    habitat: { type: 'terms', terms: ['mudflat'] },
+    title: { type: 'terms', terms: ['bare'] },
+  };
+  const empty = answer(buildIndex(shore), { lens, selections, sort: null, page: 1 });
+  expect(empty.matched).toBe(0);
+  expect(empty.ways).toEqual([
+    { without: 'title', matched: 2, address: 'habitat=mudflat' },
+    { without: 'habitat', matched: 1, address: 'title=bare' },
+  ]);
+});

@@ -1,0 +1,99 @@
+import { field, lensOf } from '../../test/arbitrary.js';
+import { describeFields } from '../fields/describe.js';
+import { discoverFields } from '../fields/discover.js';
+import { readPosts } from '../fields/read-posts.js';
+import { buildIndex } from '../index/post-index.js';
+import { lensSchema, readLens } from '../model/lens.js';
+import { cardParts } from './card.js';
+import { checkLens } from './check.js';
+import { matchEffects } from './effects.js';
+import { proposeLens } from './propose.js';
+
+const fields = [field('habitat', 'terms'), field('open', 'boolean'), field('title', 'text', { role: 'title' })];
+const pointers = (config: object) => checkLens(lensOf(config), fields).map((problem) => problem.pointer);
+
+test('a field the source does not have is pointed at, with the name that was meant', () => {
+  const problems = checkLens(lensOf({ facets: [{ key: 'h', kind: 'checkboxes', field: 'Habitat' }] }), fields);
+  expect(problems).toEqual([
+    {
+      pointer: '/facets/0/field',
+      message: 'names the field “Habitat”, which the source does not have; did you mean “habitat”?',
+    },
+  ]);
+});
+
+test('two parts with one address name are found, old names included', () => {
+  const facet = (key: string, aliases: string[] = []) => ({ key, kind: 'checkboxes', field: 'habitat', aliases });
+  expect(pointers({ facets: [facet('a'), facet('a')] })).toEqual(['/facets/1/key']);
+  expect(pointers({ facets: [facet('a', ['b']), facet('b')] })).toEqual(['/facets/0/aliases/0']);
+  expect(pointers({ facets: [facet('page')] })).toEqual(['/facets/0/key']);
+});
+
+test('a switch needs a yes/no field, a sort that exists, a zone that is known', () => {
+  expect(pointers({ facets: [{ key: 's', kind: 'switch', field: 'habitat' }] })).toEqual(['/facets/0/field']);
+  expect(pointers({ sort: { default: 'x' } })).toEqual(['/sort/default']);
+  expect(pointers({ zone: 'Nowhere/Town' })).toEqual(['/zone']);
+});
+
+test('every problem of a config is told at once', () => {
+  const read = readLens({
+    facets: [
+      { key: 'A b', kind: 'checkboxes' },
+      { key: 'c', kind: 'wheel', field: 'x' },
+    ],
+    paging: { size: 0 },
+    bogus: 1,
+  });
+  expect(read.ok ? [] : read.problems.map((problem) => problem.pointer).sort()).toEqual([
+    '/bogus',
+    '/facets/0/field',
+    '/facets/0/key',
+    '/facets/1/kind',
+    '/paging/size',
+  ]);
+});
+
+test('the schema says what a facet may be', () => {
+  expect(JSON.stringify(lensSchema())).toContain('"const":"checkboxes"');
+});
+
+test('a lens without a card shows what the fields’ roles suggest', () => {
+  expect(cardParts(lensOf({}), fields)).toEqual([{ show: 'title', field: 'title', words: '' }]);
+});
+
+test('a proposal for any source is a lens that works', () => {
+  const records = Array.from({ length: 20 }, (_, i) => ({
+    id: `n${i}`,
+    name: `Note ${i}`,
+    page: i % 3 === 0 ? 'Mud' : 'Reed',
+    place: i % 2 ? 'Coast > North' : 'Coast > South',
+    open: i % 2 ? 'yes' : 'no',
+    date: `2026-01-${10 + i}`,
+  }));
+  const reading = readPosts(records, discoverFields(records));
+  const described = describeFields(reading);
+  const lens = lensOf(proposeLens(described));
+  expect(checkLens(lens, reading.fields)).toEqual([]);
+  expect(lens.facets.map((facet) => [facet.key, facet.kind])).toEqual([
+    ['page-2', 'checkboxes'],
+    ['place', 'tree'],
+    ['open', 'radios'],
+  ]);
+  expect(lens.sort.default).toBe('newest');
+});
+
+test('any and all are known in numbers before they are set', () => {
+  const index = buildIndex({
+    fields,
+    taxonomies: { habitat: ['a', 'b'].map((slug) => ({ slug, label: slug, parent: null })) },
+    posts: [['a'], ['b'], ['a', 'b'], []].map((habitat, i) => ({ id: `${i}`, values: { habitat } })),
+  });
+  const lens = lensOf({ facets: [{ key: 'h', kind: 'checkboxes', field: 'habitat' }] });
+  const effects = matchEffects(index, {
+    lens,
+    selections: { h: { type: 'terms', terms: ['a', 'b'] } },
+    sort: null,
+    page: 1,
+  });
+  expect(effects).toEqual({ h: { any: 3, all: 1 } });
+});

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { deepest } from '../src/address/read.js';
+import { isSingle, isSwitch, readLens, type Facet, type Lens } from '../src/model/lens.js';
+import type { Collection, Field, Post, Term, Value } from '../src/model/post.js';
+import type { Query, Selection } from '../src/model/query.js';
+import { byCodeUnits } from '../src/text/slug.js';
+import { ancestorsOf, termsOf } from './reference.js';
+
+/** A field with all but its key and type left plain. */
+export function field(key: string, type: Field['type'], more: Partial<Field> = {}): Field {
+  return {
+    key,
+    label: key,
+    type,
+    role: null,
+    multiple: false,
+    tree: false,
+    separator: null,
+    pathSeparator: null,
+    ...more,
+  };
+}
+
+/** Reads a config that is known to be right. */
+export function lensOf(config: object): Lens {
+  const read = readLens(config);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+}
+
+/** Letters of several scripts, so that nothing rests on a to z. */
+const label = fc.constantFrom('reed', 'Mud', 'Äsche', 'ß', '東', 'ض', 'x1', 'x10', 'x9', 'Ōtter', '𝒜', 'two words');
+
+/** A tree of up to twelve terms, flat, deep or lopsided: each hangs under one before it or stands at the top. */
+const taxonomy: fc.Arbitrary<Term[]> = fc
+  .array(fc.tuple(label, fc.option(fc.nat(), { nil: null })), { maxLength: 12 })
+  .map((entries) =>
+    entries.map(([name, at], i) => ({
+      slug: `t${i}`,
+      label: name,
+      parent: at === null || i === 0 ? null : `t${at % i}`,
+    })),
+  );
+
+const fields = [
+  field('habitat', 'terms', { tree: true, multiple: true }),
+  field('kind', 'terms'),
+  field('open', 'boolean'),
+  field('day', 'date', { role: 'published' }),
+  field('minutes', 'number'),
+];
+
+const day = fc.constantFrom('2025-12-31', '2026-01-01', '2026-01-02', '2026-03-01');
+
+function post(taxonomies: Collection['taxonomies']): fc.Arbitrary<Record<string, Value>> {
+  const some = (key: string, most: number): fc.Arbitrary<Value | undefined> => {
+    const slugs = taxonomies[key]!.map((term) => term.slug);
+    return slugs.length === 0
+      ? fc.constant(undefined)
+      : fc.option(fc.uniqueArray(fc.constantFrom(...slugs), { minLength: 1, maxLength: most }), { nil: undefined });
+  };
+  return fc
+    .record({
+      habitat: some('habitat', 4),
+      kind: some('kind', 1),
+      open: fc.option(fc.boolean(), { nil: undefined }),
+      day: fc.option(day, { nil: undefined }),
+      minutes: fc.option(fc.integer({ min: -3, max: 3 }), { nil: undefined }),
+    })
+    .map(
+      (values) =>
+        Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Record<string, Value>,
+    );
+}
+
+export const collection: fc.Arbitrary<Collection> = fc
+  .record({ habitat: taxonomy, kind: taxonomy.map((terms) => terms.map((term) => ({ ...term, parent: null }))) })
+  .chain((taxonomies) =>
+    fc.array(post(taxonomies), { maxLength: 45 }).map((all): Collection => {
+      const posts = all.map((values, i): Post => ({ id: `p${i}`, values }));
+      return { fields, taxonomies, posts };
+    }),
+  );
+
+function subset(slugs: readonly string[], most: number): fc.Arbitrary<string[]> {
+  return slugs.length === 0 ? fc.constant([]) : fc.uniqueArray(fc.constantFrom(...slugs), { maxLength: most });
+}
+
+export function lens(of: Collection): fc.Arbitrary<Lens> {
+  const habitats = termsOf(of, 'habitat').map((term) => term.slug);
+  return fc
+    .record({
+      match: fc.constantFrom('any', 'all'),
+      kind: fc.constantFrom('checkboxes', 'radios', 'buttons'),
+      where: subset(habitats, 3),
+      exclude: subset(
+        of.posts.map((one) => one.id),
+        3,
+      ),
+      limit: fc.option(fc.integer({ min: 1, max: 30 }), { nil: undefined }),
+      size: fc.integer({ min: 1, max: 8 }),
+      mode: fc.constantFrom('pages', 'all'),
+      first: fc.constantFrom('newest', 'short', 'long'),
+    })
+    .map(({ match, kind, where, exclude, limit, size, mode, first }) =>
+      lensOf({
+        scope: {
+          where: where.length === 0 ? [] : [{ field: 'habitat', is: where }],
+          exclude,
+          ...(limit !== undefined && { limit }),
+        },
+        facets: [
+          { key: 'habitat', kind: 'tree', field: 'habitat', match },
+          { key: 'kind', kind, field: 'kind', order: 'count' },
+          { key: 'open', kind: 'switch', field: 'open' },
+        ],
+        sort: {
+          options: [
+            { key: 'newest', label: 'Newest', field: 'day', order: 'desc' },
+            { key: 'short', label: 'Short', field: 'minutes', order: 'asc' },
+            { key: 'long', label: 'Long', field: 'minutes', order: 'desc' },
+          ],
+          default: first,
+        },
+        paging: { mode, size },
+      }),
+    );
+}
+
+function selection(of: Collection, facet: Facet): fc.Arbitrary<Selection | undefined> {
+  if (isSwitch(facet))
+    return fc.constantFrom<Selection | undefined>(
+      undefined,
+      { type: 'switch', on: true },
+      { type: 'switch', on: false },
+    );
+  const slugs = termsOf(of, facet.field).map((term) => term.slug);
+  return subset(slugs, 4).map((chosen): Selection | undefined => {
+    const terms = deepest(chosen, (slug) => ancestorsOf(of, facet.field, slug)).sort(byCodeUnits);
+    if (terms.length === 0) return undefined;
+    return isSingle(facet) ? { type: 'term', term: terms[0]! } : { type: 'terms', terms };
+  });
+}
+
+export function query(of: Collection, on: Lens): fc.Arbitrary<Query> {
+  const selections = Object.fromEntries(on.facets.map((facet) => [facet.key, selection(of, facet)]));
+  return fc
+    .record({
+      selections: fc.record(selections),
+      sort: fc.constantFrom(null, 'newest', 'short', 'long'),
+      page: fc.integer({ min: 1, max: 9 }),
+    })
+    .map(({ selections: all, sort, page }) => ({
+      lens: on,
+      selections: Object.fromEntries(
+        Object.entries(all).filter(([, value]) => value !== undefined),
+      ) as Query['selections'],
+      sort,
+      page,
+    }));
+}
+
+/** A source, a lens on it and a question: everything an answer is made of. */
+export const asked: fc.Arbitrary<{ collection: Collection; query: Query }> = collection.chain((of) =>
+  lens(of).chain((on) => query(of, on).map((one) => ({ collection: of, query: one }))),
+);

@@ -1,0 +1,49 @@
+import { FileProblem } from './file-problem.js';
+import { readFile } from './read-file.js';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+const read = (text: string, name = 'posts.csv') => readFile(bytes(text), name).records;
+const refusal = (text: string, name: string) => {
+  try {
+    readFile(bytes(text), name);
+  } catch (error) {
+    if (error instanceof FileProblem) return `${error.code}: ${error.message}`;
+    throw error;
+  }
+  return 'read';
+};
+
+test.each([
+  ['a,b\n1,"x, y"\n', [{ a: '1', b: 'x, y' }]],
+  ['a;b\r\n1;2', [{ a: '1', b: '2' }]],
+  ['a\tb\n1\t2', [{ a: '1', b: '2' }]],
+  ['\ufeffa,a,\n1,2,3', [{ a: '1', 'a 2': '2', 'column 3': '3' }]],
+  ['a,b\n1\n', [{ a: '1', b: '' }]],
+])('reads the table %j', (text, records) => {
+  expect(read(text)).toEqual(records);
+});
+
+test('reads JSON, a list within JSON, and JSON by the line', () => {
+  expect(read('[{"a":1,"b":{"c":[1]}}]', 'x.json')).toEqual([{ a: 1, 'b.c': [1] }]);
+  expect(read('{"meta":[1],"items":[{"a":1}]}', 'x')).toEqual([{ a: 1 }]);
+  expect(read('{"a":1}\n\n{"a":2}', 'x.ndjson')).toEqual([{ a: 1 }, { a: 2 }]);
+});
+
+test('reads what spreadsheets write when it is not UTF-8', () => {
+  expect(readFile(Uint8Array.from([0x61, 0x0a, 0xe4]), 'x.csv').records).toEqual([{ a: 'ä' }]);
+});
+
+test.each([
+  ['', 'x.csv', /^empty-file/],
+  ['a,b\n', 'x.csv', /^no-posts/],
+  ['a,b\n1,"open', 'x.csv', /^broken-file: .*quote/],
+  ['[{"a":1},\n{"a":]', 'x.json', /^broken-file: .*near line 2/],
+  ['[{"a":1}', 'x.json', /^broken-file/],
+  ['{"a":1}', 'x.json', /^no-posts/],
+  ['[1,2]', 'x.json', /^no-posts/],
+  ['{"a":1}\nnope', 'x.ndjson', /^broken-file: Line 2/],
+  ['PNG\u0000\u0001', 'x.csv', /^unknown-format/],
+  [`[${'{"a":'.repeat(60)}1${'}'.repeat(60)}]`, 'x.json', /^too-large: .*deeper/],
+])('refuses %j in words', (text, name, words) => {
+  expect(refusal(text, name)).toMatch(words);
+});
