@@ -45,7 +45,8 @@ const sheet = `@layer ivy {
 :where(.ivy-label){flex:1;min-width:0;overflow-wrap:anywhere}
 :where(.ivy-tick .ivy-count,.ivy-button .ivy-count){color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
 :where(.ivy-muted){color:var(--ivy-ink-2)}
-:where(.ivy-muted input,.ivy-muted .ivy-label){opacity:.72}
+:where(.ivy-muted input){opacity:.6}
+:where(.ivy-unseen){position:absolute;width:1px;height:1px;margin:-1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
 :where(.ivy-more,.ivy-clear){padding:4px 0;border:0;background:none;text-decoration:underline;text-underline-offset:3px;cursor:pointer;color:var(--ivy-ink-2)}
 :where(.ivy-buttons){display:flex;flex-wrap:wrap;gap:8px}
 :where(.ivy-button){min-height:34px;padding:0 14px;border:1px solid var(--ivy-line);border-radius:20px;background:none;cursor:pointer}

@@ -1,6 +1,6 @@
 import type { FieldDescription } from '@ivy/core';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState, type RefObject } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import useSWR, { useSWRConfig } from 'swr';
 import { ApiProblem, ask } from '../api/api.js';
@@ -62,10 +62,18 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const releases = useSWR<ReleaseView[]>(`/lenses/${slug}/releases`);
   const newest = releases.data?.[0];
   const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : null), [newest, lens]);
+  const sinceWords = !releases.data
+    ? ''
+    : !newest
+      ? 'Not released yet'
+      : changes!.length > 0
+        ? `${countOf(changes!.length, 'change')} since release ${newest.number}`
+        : '';
   const hues = huesOf(lens.facets);
   const facet = lens.facets.find((one) => one.key === focus);
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
 
+  useFacetClicks(frame, trial !== null, (key) => dispatch({ type: 'focus', key }));
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
     () => dispatch({ type: 'redo' }),
@@ -95,14 +103,11 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
         ]}
       >
         <SavingWords saving={saving} />
-        <Link to={`/lenses/${slug}/publish`} className="me-1 text-[13px] font-semibold text-rust hover:underline">
-          {releases.data &&
-            (newest
-              ? changes!.length === 0
-                ? ''
-                : `${countOf(changes!.length, 'change')} since release ${newest.number}`
-              : 'Not released yet')}
-        </Link>
+        {sinceWords !== '' && (
+          <Link to={`/lenses/${slug}/publish`} className="me-1 text-[13px] font-semibold text-rust hover:underline">
+            {sinceWords}
+          </Link>
+        )}
         <button
           type="button"
           className="icon-button"
@@ -164,7 +169,16 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           onAdd={add}
         />
         <Desk slug={slug} name={loaded.name} frame={frame} onLayout={relayout} />
-        {facet && <Thread stage={stage} frame={frame} focus={facet.key} hue={hues.get(facet.key)!} layout={layout} />}
+        {facet && (
+          <Thread
+            stage={stage}
+            frame={frame}
+            focus={facet.key}
+            hue={hues.get(facet.key)!}
+            layout={layout}
+            ready={trial?.answer.facets.some((one) => one.key === facet.key) ?? false}
+          />
+        )}
         <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
           {facet ? (
             <Wiring
@@ -250,4 +264,23 @@ function useUndoKeys(undo: () => void, redo: () => void): void {
     addEventListener('keydown', press);
     return () => removeEventListener('keydown', press);
   }, []);
+}
+
+/** A press in a facet of the live page takes that facet in hand. */
+function useFacetClicks(
+  frame: RefObject<HTMLIFrameElement | null>,
+  ready: boolean,
+  onFacet: (key: string) => void,
+): void {
+  const tell = useRef(onFacet);
+  tell.current = onFacet;
+  useEffect(() => {
+    const page = frame.current?.contentDocument;
+    const press = (event: Event) => {
+      const key = (event.target as Element).closest('[data-facet]')?.getAttribute('data-facet');
+      if (key) tell.current(key);
+    };
+    page?.addEventListener('click', press);
+    return () => page?.removeEventListener('click', press);
+  }, [frame, ready]);
 }

@@ -155,7 +155,7 @@ function MoveButton({
   return (
     <button
       type="button"
-      className="grid h-[24px] w-[20px] place-items-center rounded-[3px] text-ink-3 hover:text-ink disabled:opacity-30"
+      className="grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink disabled:opacity-30"
       aria-label={label}
       disabled={disabled}
       onClick={onClick}

@@ -19,7 +19,9 @@ interface Props {
 
 /** The terms of a facet with a bar for how many posts each has, and an eye to hide it from visitors. */
 export function TermsList({ source, facet, chosen, onEye }: Props) {
-  const { data: terms, error } = useSWR<TermView[], Error>(`/sources/${source}/terms/${encodeURIComponent(facet.field)}`);
+  const { data: terms, error } = useSWR<TermView[], Error>(
+    `/sources/${source}/terms/${encodeURIComponent(facet.field)}`,
+  );
   const [all, setAll] = useState(false);
   if (error) return <p className="text-bad">{error.message}</p>;
   if (!terms) return <p className="remark text-ink-3">Counting the terms…</p>;
@@ -34,7 +36,7 @@ export function TermsList({ source, facet, chosen, onEye }: Props) {
           const hidden = hide.includes(term.slug);
           const on = chosen.includes(term.slug);
           return (
-            <li key={term.slug} className="flex h-[23px] items-center gap-2">
+            <li key={term.slug} className="flex h-[24px] items-center gap-2">
               <span
                 className={`min-w-0 flex-1 truncate ${hidden ? 'text-ink-3 line-through' : on ? 'font-semibold text-hue-text' : ''}`}
                 style={{ paddingInlineStart: depths[i]! * 13 }}

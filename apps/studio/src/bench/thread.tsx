@@ -15,10 +15,12 @@ interface Props {
   hue: number;
   /** Changes whenever the line may have to be drawn anew. */
   layout: unknown;
+  /** Whether the page has drawn the facet. */
+  ready: boolean;
 }
 
 /** Joins the facet in hand: from its row in the outline to corner brackets round it on the live page. */
-export function Thread({ stage, frame, focus, hue, layout }: Props) {
+export function Thread({ stage, frame, focus, hue, layout, ready }: Props) {
   const [line, setLine] = useState<Line | null>(null);
   useEffect(() => {
     let asked = 0;
@@ -42,6 +44,11 @@ export function Thread({ stage, frame, focus, hue, layout }: Props) {
       removeEventListener('resize', draw);
     };
   }, [stage, frame, focus, layout]);
+
+  useEffect(() => {
+    const facet = frame.current?.contentDocument?.querySelector(`[data-facet="${CSS.escape(focus)}"]`);
+    facet?.scrollIntoView({ block: 'nearest' });
+  }, [frame, focus, ready]);
 
   if (!line?.facet) return null;
   const { row, facet } = line;

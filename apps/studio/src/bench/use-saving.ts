@@ -66,10 +66,23 @@ export function useSaving(slug: string, lens: Lens, loaded: LensView, onSaved: (
       setSaving((now) => (now.at === 'refused' ? { at: 'saved' } : now));
       return;
     }
+    setSaving((now) => (now.at === 'overtaken' ? now : { at: 'saving' }));
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void save(), pauseBeforeSaving);
     return () => clearTimeout(timer.current);
   }, [lens, save]);
+
+  useEffect(() => {
+    // closing the tab asks first; going elsewhere in the studio saves on the way out
+    const leave = (event: BeforeUnloadEvent) => {
+      if (newest.current !== kept.current) event.preventDefault();
+    };
+    addEventListener('beforeunload', leave);
+    return () => {
+      removeEventListener('beforeunload', leave);
+      void save();
+    };
+  }, [save]);
 
   /** Takes a draft as the saved one. */
   const adopt = useCallback((view: LensView) => {

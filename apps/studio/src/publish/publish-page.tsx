@@ -74,7 +74,10 @@ export function PublishPage() {
           <ArrowLeft size={15} /> Back to the bench
         </Link>
       </AppBar>
-      <div className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4">
+      <section
+        aria-label="The next release"
+        className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4"
+      >
         <span className="serif text-[19px] font-semibold">Release {nothingNew ? newest.number : next}</span>
         <span
           className={`rounded-[3px] px-1.5 text-[12.5px] font-semibold ${nothingNew ? 'bg-ivy-soft text-ivy' : 'bg-rust-soft text-rust'}`}
@@ -108,7 +111,7 @@ export function PublishPage() {
         >
           Publish release {nothingNew ? newest.number + 1 : next}
         </button>
-      </div>
+      </section>
       <div className="flex min-h-0 flex-1">
         <Vine releases={releases.data} changes={changes?.length ?? null} onRestore={(number) => void restore(number)} />
         <main className="min-w-0 flex-1 overflow-y-auto bg-raised px-6 py-5">

@@ -52,28 +52,25 @@ export function Vine({ releases, changes, onRestore }: Props) {
   );
 }
 
+/** A leaf, and the stem down to the next one: the first release is where the stem comes out of the ground. */
 function Leaf({ live, last, turned }: { live: boolean; last: boolean; turned: boolean }) {
   return (
-    <svg
-      className="absolute start-0 top-0 h-full w-[58px] overflow-visible"
-      aria-hidden="true"
-      preserveAspectRatio="none"
-    >
-      <path
-        d={last ? 'M32 26v400' : 'M32 26v400'}
-        stroke="var(--ivy)"
-        strokeWidth="2.5"
-        className={last ? 'opacity-40' : ''}
-        style={{ clipPath: 'inset(0 0 0 0)' }}
-      />
-      <g transform={turned ? 'translate(64 0) scale(-1 1)' : undefined}>
+    <div className="absolute inset-y-0 start-0 w-[58px] overflow-hidden" aria-hidden="true">
+      <svg width="58" height="400" className={live ? 'absolute top-[22px]' : 'absolute top-0'} fill="none">
         <path
-          d="M32 34C26 32 19 33 15 28 19 27 20 24 19 20 23 22 27 21 28 17 31 20 34 25 32 34Z"
-          fill={live ? 'var(--ivy)' : 'var(--ivy-2)'}
-          opacity={live ? 1 : 0.75}
+          d="M32 0q5 28 0 56t0 56-2 56 2 56 0 56 0 56 0 64"
+          stroke="var(--ivy)"
+          strokeWidth="2.5"
+          opacity={last ? 0.55 : 1}
         />
-      </g>
-    </svg>
+      </svg>
+      <svg width="58" height="44" className="absolute top-[8px]">
+        <g transform={turned ? 'translate(64 0) scale(-1 1)' : undefined} fill="var(--ivy)">
+          <path d="M33 27c-5 .5-8 4.5-12.5 3.5 1-2 .5-3.5-1.5-5-2-1.5-4.5-1.5-5-3.5 3 0 5-1.5 5.5-4 .5-2 0-4 1-6 2 2 4.5 2.5 6.5 1.5 2-1 2.5-3.5 5-4.5 0 3.5 2.5 5.5 2.5 9.5 0 3.5-.5 6-1.5 8.5z" />
+          <path d="M32 27c-3-4-7-6.5-12-8" stroke="var(--paper)" strokeWidth="1" fill="none" opacity=".7" />
+        </g>
+      </svg>
+    </div>
   );
 }
 

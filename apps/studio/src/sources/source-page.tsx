@@ -36,7 +36,10 @@ function Tray({ source }: { source: SourceView }) {
   const field = source.fields.find((one) => one.key === chosen);
   return (
     <>
-      <div className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4">
+      <section
+        aria-label="How the file was read"
+        className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4"
+      >
         <FileText size={16} className="shrink-0 text-ink-3" />
         <span className="mono truncate text-[13px] font-semibold">{source.fileName}</span>
         <span className="remark text-ink-2">read as</span>
@@ -58,7 +61,7 @@ function Tray({ source }: { source: SourceView }) {
           <b className="serif text-[23px] font-semibold">{source.fields.length}</b>{' '}
           <span className="serif text-[15px] text-ink-2">fields</span>
         </span>
-      </div>
+      </section>
       <div className="flex min-h-0 flex-1">
         <main className="squared min-w-0 flex-1 overflow-y-auto px-4 pt-4 pb-8">
           <p className="mb-3 flex flex-wrap items-baseline gap-x-3">

@@ -8,6 +8,7 @@ export function drawResults(listing: Listing): TemplateResult {
   const { answer, settings, status } = listing;
   if (!answer || !settings) return status === 'failed' ? drawFailed(listing) : drawLoading();
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
+    <h2 class="ivy-unseen">${settings.texts.results}</h2>
     ${status === 'failed' ? drawFailed(listing) : ''}
     ${answer.matched === 0 ? drawEmpty(listing) : drawCards(answer.items, settings)}
   </div>`;

@@ -1,0 +1,117 @@
+import { readLens, type FieldDescription, type Lens } from '@ivy/core';
+import { benchReducer, startBench, type BenchState } from './bench-state.js';
+import { changesBetween } from './changes.js';
+import { addFacet, changeFacet, changeKind, huesOf, moveFacet, removeFacet, renameFacet, toggleTerm } from './edits.js';
+import { cleanAddress, tokensOf, withoutToken } from './address-tokens.js';
+
+function lensOf(config: object): Lens {
+  const read = readLens(config);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+}
+const lens = lensOf({
+  facets: ['habitat', 'kind', 'place'].map((key) => ({
+    key,
+    kind: 'checkboxes',
+    field: key,
+    label: key.toUpperCase(),
+  })),
+});
+const keys = (one: Lens) => one.facets.map((facet) => facet.key);
+const field = (key: string) => ({ key, label: key, type: 'terms', tree: false, distinct: 3 }) as FieldDescription;
+const run = (...actions: Parameters<typeof benchReducer>[1][]) => actions.reduce(benchReducer, startBench(lens));
+
+test('edits are undone and redone one by one', () => {
+  const one = moveFacet(lens, 'kind', -1);
+  const two = removeFacet(one, 'place');
+  const edited = run({ type: 'edit', lens: one }, { type: 'edit', lens: two });
+  expect(keys(edited.lens)).toEqual(['kind', 'habitat']);
+  const undone = benchReducer(edited, { type: 'undo' });
+  expect(keys(undone.lens)).toEqual(['kind', 'habitat', 'place']);
+  expect(keys(benchReducer(undone, { type: 'redo' }).lens)).toEqual(['kind', 'habitat']);
+  expect(benchReducer(startBench(lens), { type: 'undo' }).lens).toBe(lens);
+});
+
+test('what is typed in one box is one step', () => {
+  const typed = ['N', 'No', 'Not'].reduce<BenchState>(
+    (state, label) =>
+      benchReducer(state, { type: 'edit', lens: changeFacet(state.lens, 'kind', { label }), topic: 'label kind' }),
+    startBench(lens),
+  );
+  expect(typed.past.length).toBe(1);
+  expect(benchReducer(typed, { type: 'undo' }).lens).toBe(lens);
+});
+
+test('the facet in hand is always one that is there', () => {
+  const state = run({ type: 'focus', key: 'place' }, { type: 'edit', lens: removeFacet(lens, 'place') });
+  expect(state.focus).toBe('habitat');
+  expect(run({ type: 'focus', key: null }).focus).toBeNull();
+});
+
+test('a facet keeps its hue when others move or go, and a new one takes the first that is free', () => {
+  const fewer = removeFacet(moveFacet(lens, 'place', -1), 'habitat');
+  expect(Object.fromEntries(huesOf(fewer.facets))).toEqual({ place: 3, kind: 2 });
+  const added = addFacet(fewer, field('tide'));
+  expect([added.key, huesOf(added.lens.facets).get('tide')]).toEqual(['tide', 1]);
+});
+
+test('a new facet never takes an address name that is in use, old ones included', () => {
+  const renamed = renameFacet(lens, 'kind', 'sort-of');
+  expect(addFacet(renamed, field('kind')).key).toBe('kind-2');
+  expect(addFacet(lens, field('page')).key).toBe('page-2');
+});
+
+test('a rename keeps the old name; going back to it leaves no alias of itself', () => {
+  const renamed = renameFacet(lens, 'kind', 'sort-of');
+  expect(renamed.facets[1]).toMatchObject({ key: 'sort-of', aliases: ['kind'] });
+  expect(renameFacet(renamed, 'sort-of', 'kind').facets[1]).toMatchObject({ key: 'kind', aliases: ['sort-of'] });
+});
+
+test('another way of showing keeps what both ways know', () => {
+  const all = changeFacet(lens, 'kind', { match: 'all', hide: ['x'], hue: 9 });
+  expect(changeKind(all, 'kind', 'dropdown').facets[1]).toMatchObject({
+    kind: 'dropdown',
+    single: true,
+    match: 'all',
+    hide: ['x'],
+    label: 'KIND',
+    hue: 9,
+  });
+});
+
+test('says in visitors’ words what changed', () => {
+  const after = toggleTerm(
+    changeFacet(renameFacet(removeFacet(lens, 'place'), 'habitat', 'zone'), 'kind', { match: 'all' }),
+    'kind',
+    'notice',
+  );
+  expect(changesBetween(lens, after).map((change) => change.title)).toEqual([
+    'Addresses say zone where they said habitat',
+    'KIND takes posts with all of the ticked terms',
+    'KIND no longer lists notice',
+    'PLACE is no longer a facet',
+  ]);
+  expect(changesBetween(lens, lens)).toEqual([]);
+  expect(changesBetween(lens, moveFacet(lens, 'kind', 1)).map((change) => change.title)).toEqual([
+    'The facets stand in another order',
+  ]);
+});
+
+test('an address falls into tokens, and one can be taken away', () => {
+  const address = 'habitat=a,b&utm=1&page=2';
+  expect(tokensOf(address, lens).map((token) => [token.name, token.facet, token.known])).toEqual([
+    ['habitat', 'habitat', true],
+    ['utm', null, false],
+    ['page', null, true],
+  ]);
+  expect(withoutToken(address, 1)).toBe('habitat=a,b&page=2');
+});
+
+test.each([
+  ['?habitat=a', 'habitat=a'],
+  [' https://example.org/notes?habitat=a&q=b#x ', 'habitat=a&q=b'],
+  ['https://example.org/notes', ''],
+  ['habitat=two words', 'habitat=two+words'],
+])('pasted %s is the address %s', (text, expected) => {
+  expect(cleanAddress(text)).toBe(expected);
+});

@@ -1,0 +1,170 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
+
+const patience = 10_000;
+
+/** A real Chromium with what tests do in it, in a person's words. */
+export class Browser {
+  private constructor(
+    readonly driver: WebDriver,
+    private readonly profile: string,
+  ) {}
+
+  static async open(): Promise<Browser> {
+    const profile = mkdtempSync(join(tmpdir(), 'ivy-chromium-'));
+    const options = new Options();
+    options.setChromeBinaryPath(process.env.CHROMIUM ?? '/usr/bin/chromium');
+    options.addArguments(
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+      `--user-data-dir=${profile}`,
+    );
+    const logs = new logging.Preferences();
+    logs.setLevel('browser', logging.Level.SEVERE);
+    options.setLoggingPrefs(logs);
+    const driver = await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(new ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver'))
+      .build();
+    const browser = new Browser(driver, profile);
+    await browser.size(1280, 800);
+    return browser;
+  }
+
+  async close(): Promise<void> {
+    await this.driver.quit();
+    rmSync(this.profile, { recursive: true, force: true });
+  }
+
+  size(width: number, height: number): Promise<unknown> {
+    return this.command('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  }
+
+  /** A command of the browser's own protocol. */
+  command(name: string, parameters: object = {}): Promise<unknown> {
+    return (this.driver as Driver).sendAndGetDevToolsCommand(name, parameters) as Promise<unknown>;
+  }
+
+  go(url: string): Promise<void> {
+    return this.driver.get(url);
+  }
+
+  find(selector: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.css(selector)), patience, `Nothing on the page is ${selector}`);
+  }
+
+  /** Finds a control by its role's element and its words or accessible name. */
+  async named(selector: string, name: string): Promise<WebElement> {
+    let found: WebElement | undefined;
+    await this.until(`${selector} named ${name}`, async () => {
+      for (const element of await this.driver.findElements(By.css(selector))) {
+        const label = await element.getAccessibleName();
+        if (label === name || label.startsWith(`${name} `)) {
+          found = element;
+          return true;
+        }
+      }
+      return false;
+    });
+    return found!;
+  }
+
+  async press(selector: string, name?: string): Promise<void> {
+    const element = name === undefined ? await this.find(selector) : await this.named(selector, name);
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+    await element.click();
+  }
+
+  async text(selector: string): Promise<string> {
+    return (
+      (await this.run<string | null>('return document.querySelector(arguments[0])?.innerText ?? null', selector)) ?? ''
+    );
+  }
+
+  texts(selector: string): Promise<string[]> {
+    return this.run(
+      'return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText.replace(/\\s+/g, " ").trim())',
+      selector,
+    );
+  }
+
+  run<T>(script: string, ...args: unknown[]): Promise<T> {
+    return this.driver.executeScript<T>(script, ...args);
+  }
+
+  /** Waits until something holds; a page that redraws meanwhile is asked again. */
+  until(what: string, holds: () => Promise<boolean>): Promise<unknown> {
+    const asked = () =>
+      holds().catch((error: Error) => {
+        if (/stale|detached|no such (element|window)|not found in the current frame/i.test(error.message)) return false;
+        throw error;
+      });
+    return this.driver.wait(asked, patience, `It never came to this: ${what}`);
+  }
+
+  untilText(selector: string, words: string): Promise<unknown> {
+    return this.until(`${selector} says “${words}”`, async () =>
+      (await this.text(selector)).replace(/\s+/g, ' ').includes(words),
+    );
+  }
+
+  async search(): Promise<string> {
+    return new URL(await this.driver.getCurrentUrl()).search;
+  }
+
+  untilSearch(search: string): Promise<unknown> {
+    return this.until(`the address is ${search || 'bare'}`, async () => (await this.search()) === search);
+  }
+
+  /** Inside the Bench's live page. */
+  async inFrame<T>(work: () => Promise<T>): Promise<T> {
+    await this.driver.switchTo().frame(await this.find('iframe'));
+    try {
+      return await work();
+    } finally {
+      await this.driver.switchTo().defaultContent();
+    }
+  }
+
+  /** What axe finds against WCAG 2.2 AA, each with where. */
+  async axe(): Promise<string[]> {
+    await this.run(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
+    const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+    return this.driver.executeAsyncScript<string[]>(
+      `const done = arguments[arguments.length - 1];
+       axe.run(document, { runOnly: arguments[0], iframes: true }).then(
+         (found) => done(found.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.target.join(' ') + ' — ' + (n.any[0]?.message ?? v.help)))),
+         (error) => done([String(error)]),
+       );`,
+      tags,
+    );
+  }
+
+  /** What the page logged as errors since this was last asked. */
+  async errors(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get('browser');
+    return entries.filter((entry) => entry.level.name === 'SEVERE').map((entry) => entry.message);
+  }
+
+  /** Saves a picture once nothing moves and every picture on the page has come. */
+  async picture(path: string): Promise<void> {
+    await this.driver.executeAsyncScript(
+      `const done = arguments[arguments.length - 1];
+       const pictures = [...document.images].filter((i) => i.getBoundingClientRect().top < innerHeight).map((i) => i.decode().catch(() => {}));
+       const moving = document.getAnimations().map((a) => a.finished.catch(() => {}));
+       Promise.race([Promise.all([document.fonts.ready, ...pictures, ...moving]), new Promise((r) => setTimeout(r, 4000))]).then(() => setTimeout(done, 250));`,
+    );
+    writeFileSync(path, Buffer.from(await this.driver.takeScreenshot(), 'base64'));
+  }
+}

@@ -1,0 +1,97 @@
+import { mkdirSync, mkdtempSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Browser } from './browser.js';
+import { setStage, type Stage } from './stage.js';
+
+/*
+ * Every main view is drawn from the demo and a picture of it taken; none may log an error. `npm run screenshots` keeps
+ * the pictures in docs/screenshots.
+ */
+const folder = process.env.IVY_PICTURES ?? mkdtempSync(join(tmpdir(), 'ivy-pictures-'));
+
+let stage: Stage;
+let browser: Browser;
+beforeAll(async () => {
+  mkdirSync(folder, { recursive: true });
+  stage = await setStage();
+  browser = await Browser.open();
+});
+afterAll(async () => {
+  await browser?.close();
+  await stage?.stop();
+});
+
+interface View {
+  name: string;
+  path: string;
+  size?: [number, number];
+  night?: boolean;
+  onSite?: boolean;
+  /** What to do before the picture is taken. */
+  prepare?: () => Promise<unknown>;
+}
+
+const views: View[] = [
+  { name: 'sources', path: '/sources', prepare: () => browser.find('main li') },
+  { name: 'source', path: '/sources/orrin-field-notes', prepare: () => browser.find('main li .leading-\\[20px\\]') },
+  { name: 'bench', path: '/lenses/field-notes?habitat=mudflat,reedbed&kind=survey', prepare: () => cardsInFrame() },
+  {
+    name: 'bench-night',
+    path: '/lenses/field-notes?habitat=mudflat,reedbed&kind=survey',
+    night: true,
+    prepare: () => cardsInFrame(),
+  },
+  { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
+  { name: 'demo-site', path: '/?habitat=mudflat,reedbed', onSite: true, prepare: () => browser.find('.ivy-card') },
+  {
+    name: 'demo-site-empty',
+    path: '/?habitat=hedgerow&species=eels',
+    onSite: true,
+    prepare: () => browser.find('.ivy-way'),
+  },
+  {
+    name: 'demo-site-phone',
+    path: '/?habitat=mudflat',
+    size: [390, 844],
+    onSite: true,
+    prepare: () => browser.find('.ivy-card'),
+  },
+];
+
+async function cardsInFrame(): Promise<void> {
+  await browser.inFrame(() => browser.find('.ivy-card'));
+  await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
+}
+
+async function changeSomething(): Promise<void> {
+  const lens = `${stage.studio}/api/v1/lenses/field-notes`;
+  const { draft, draftRevision } = (await (await fetch(lens)).json()) as {
+    draft: { facets: object[] };
+    draftRevision: number;
+  };
+  const [habitat, kind, ...rest] = draft.facets;
+  const config = {
+    ...draft,
+    facets: [{ ...habitat, match: 'all' }, { ...kind, kind: 'buttons', single: false }, ...rest],
+  };
+  const headers = { 'content-type': 'application/json', 'if-match': String(draftRevision) };
+  await fetch(`${lens}/draft`, { method: 'PUT', headers, body: JSON.stringify({ config }) });
+  await browser.driver.navigate().refresh();
+  await browser.untilText('main', 'shown another way');
+}
+
+test.each(views)('$name draws, and logs no error', async ({ name, path, size, night, onSite, prepare }) => {
+  await browser.size(...(size ?? [1280, 800]));
+  const origin = onSite ? stage.site : stage.studio;
+  await browser.go(`${origin}${path}`);
+  if (!onSite) {
+    await browser.run(`localStorage.setItem('ivy-theme', '${night ? 'ivy-night' : 'ivy'}')`);
+    await browser.driver.navigate().refresh();
+  }
+  await prepare?.();
+  const file = join(folder, `${name}.png`);
+  await browser.picture(file);
+  expect(statSync(file).size).toBeGreaterThan(10_000);
+  expect(await browser.errors()).toEqual([]);
+});

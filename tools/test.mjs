@@ -1,0 +1,104 @@
+// npm test: everything that can go red, from a bare clone.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { checkNode, installPackages } from './packages.mjs';
+import { aptInstall, startPostgres } from './postgres.mjs';
+import { root } from './root.mjs';
+
+const say = (words) => console.log(`· ${words}`);
+const only = process.argv.slice(2);
+const results = { passed: 0, failed: 0 };
+const wanted = (name) => only.length === 0 || only.includes(name);
+
+let postgres;
+try {
+  checkNode();
+  installPackages(say);
+  if (wanted('browser')) installChromium();
+  const begin = Date.now();
+  if (wanted('format')) await check('format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+  if (wanted('lint')) await check('lint', 'eslint', ['.']);
+  if (wanted('types')) await check('types', process.execPath, [join(root, 'tools', 'types.mjs')]);
+  await build(say);
+  if (wanted('size')) checkSize();
+  if (wanted('unit')) await jest(['core', 'formats', 'runtime', 'studio', 'tools'], []);
+  if (wanted('server') || wanted('browser')) postgres = await startPostgres(say);
+  if (wanted('server')) await jest(['server'], []);
+  if (wanted('browser')) await jest(['browser'], ['--runInBand']);
+  say(`took ${Math.round((Date.now() - begin) / 1000)} s`);
+} catch (error) {
+  console.error(error.message);
+  results.failed++;
+} finally {
+  try {
+    postgres?.stop();
+  } catch (error) {
+    console.error(error.message);
+    results.failed++;
+  }
+}
+console.log(`${results.passed} passed, ${results.failed} failed`);
+process.exitCode = results.failed > 0 || results.passed === 0 ? 1 : 0;
+
+function installChromium() {
+  const driver = process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver';
+  const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
+  if (existsSync(driver) && existsSync(chromium)) return;
+  if (process.getuid?.() !== 0)
+    throw new Error('Chromium is not installed. Install it (apt-get install chromium chromium-driver).');
+  say('Installing Chromium (once)');
+  aptInstall(['chromium', 'chromium-driver']);
+}
+
+async function check(name, command, args) {
+  say(name);
+  const path = command === process.execPath ? command : join(root, 'node_modules', '.bin', command);
+  const code = await run(path, args);
+  if (code === 0) results.passed++;
+  else {
+    results.failed++;
+    console.error(`✗ ${name}`);
+  }
+}
+
+/** The script that sites load has a budget: 30 kB gzipped. */
+function checkSize() {
+  const file = join(root, 'packages', 'runtime', 'dist', 'ivy-lens.js');
+  const { stdout } = spawnSync('gzip', ['-9', '-c', file], { maxBuffer: 1 << 24 });
+  const kilobytes = stdout.length / 1000;
+  say(`page script: ${kilobytes.toFixed(1)} kB gzipped`);
+  if (kilobytes > 0 && kilobytes <= 30) results.passed++;
+  else {
+    results.failed++;
+    console.error('✗ the page script is over its budget of 30 kB');
+  }
+}
+
+async function jest(projects, more) {
+  say(projects.join(', '));
+  const folder = mkdtempSync(join(tmpdir(), 'ivy-jest-'));
+  const report = join(folder, 'report.json');
+  const args = ['--selectProjects', ...projects, '--json', `--outputFile=${report}`, ...more];
+  const env = { ...process.env, ...(postgres && { DATABASE_URL: postgres.url }) };
+  // the report goes to a file; what Jest says to people comes on the error stream
+  const code = await run(join(root, 'node_modules', '.bin', 'jest'), args, {
+    env,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (!existsSync(report)) {
+    results.failed++;
+    return;
+  }
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  rmSync(folder, { recursive: true });
+  results.passed += numPassedTests;
+  results.failed += numFailedTests + numRuntimeErrorTestSuites;
+  if (code !== 0 && numFailedTests + numRuntimeErrorTestSuites === 0) results.failed++;
+}
+
+function run(command, args, options = { stdio: 'inherit' }) {
+  return new Promise((done) => spawn(command, args, { cwd: root, ...options }).on('close', done));
+}
