@@ -53,7 +53,7 @@ export class Browser {
 
   /** A command of the browser's own protocol. */
   command(name: string, parameters: object = {}): Promise<unknown> {
-    return (this.driver as Driver).sendAndGetDevToolsCommand(name, parameters) as Promise<unknown>;
+    return (this.driver as Driver).sendAndGetDevToolsCommand(name, parameters);
   }
 
   go(url: string): Promise<void> {

@@ -16,7 +16,6 @@ export interface Harness {
 export interface Reply {
   status: number;
   headers: Headers;
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- tests look into bodies of every shape
   body: any;
 }
 

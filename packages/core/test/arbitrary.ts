@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { deepest } from '../src/address/read.js';
-import { isSingle, isSwitch, readLens, type Facet, type Lens } from '../src/model/lens.js';
+import { isRange, isSearch, isSingle, isSwitch, readLens, type Facet, type Lens } from '../src/model/lens.js';
+import { cleanSearch, readWanted } from '../src/search/wanted.js';
 import type { Collection, Field, Post, Term, Value } from '../src/model/post.js';
 import type { Query, Selection } from '../src/model/query.js';
 import { byCodeUnits } from '../src/text/slug.js';
@@ -48,7 +49,17 @@ const fields = [
   field('open', 'boolean'),
   field('day', 'date', { role: 'published' }),
   field('minutes', 'number'),
+  field('until', 'number'),
+  field('seen', 'datetime'),
+  field('title', 'text', { role: 'title' }),
+  field('summary', 'text'),
 ];
+
+/** Words that begin alike, differ by a letter, or fold to one another. */
+const word = fc.constantFrom('tern', 'terns', 'Térn', 'fern', 'reed', 'reedbed', 'reedbeds', 'a', 'ä', 'wader', 'waders');
+const phrase = fc.array(word, { maxLength: 6 }).map((words) => words.join(' '));
+/** Days close together, a season, and years apart, so that every unit of a histogram comes up. */
+const seen = fc.constantFrom('2026-03-29T00:30:00Z', '2026-03-28T23:30:00Z', '2026-04-02T10:00:00+09:00', '2026-08-01T12:00:00', '2025-12-31T23:59:59-05:00', '2019-06-01T00:00:00Z', '2026-03-30');
 
 const day = fc.constantFrom('2025-12-31', '2026-01-01', '2026-01-02', '2026-03-01');
 
@@ -65,11 +76,21 @@ function post(taxonomies: Collection['taxonomies']): fc.Arbitrary<Record<string,
       kind: some('kind', 1),
       open: fc.option(fc.boolean(), { nil: undefined }),
       day: fc.option(day, { nil: undefined }),
-      minutes: fc.option(fc.integer({ min: -3, max: 3 }), { nil: undefined }),
+      minutes: fc.option(fc.oneof(fc.integer({ min: -3, max: 3 }), fc.integer({ min: -200, max: 2000 })), { nil: undefined }),
+      until: fc.option(fc.integer({ min: -3, max: 2000 }), { nil: undefined }),
+      seen: fc.option(seen, { nil: undefined }),
+      title: fc.option(phrase, { nil: undefined }),
+      summary: fc.option(phrase, { nil: undefined }),
     })
     .map(
       (values) =>
         Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Record<string, Value>,
+    )
+    // a span that ends before it starts is no span
+    .map((values) =>
+      typeof values.minutes === 'number' && typeof values.until === 'number' && values.until < values.minutes
+        ? { ...values, until: values.minutes }
+        : values,
     );
 }
 
@@ -101,8 +122,12 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
       size: fc.integer({ min: 1, max: 8 }),
       mode: fc.constantFrom('pages', 'all'),
       first: fc.constantFrom('newest', 'short', 'long'),
+      words: fc.constantFrom('all', 'any'),
+      zone: fc.constantFrom('UTC', 'Europe/Berlin', 'America/New_York', 'Asia/Tokyo'),
+      span: fc.boolean(),
+      relevance: fc.boolean(),
     })
-    .map(({ match, kind, where, exclude, limit, size, mode, first }) =>
+    .map(({ words, zone, span, relevance, match, kind, where, exclude, limit, size, mode, first }) =>
       lensOf({
         scope: {
           where: where.length === 0 ? [] : [{ field: 'habitat', is: where }],
@@ -113,7 +138,11 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
           { key: 'habitat', kind: 'tree', field: 'habitat', match },
           { key: 'kind', kind, field: 'kind', order: 'count' },
           { key: 'open', kind: 'switch', field: 'open' },
+          { key: 'q', kind: 'search', fields: ['title', 'summary', 'kind'], words },
+          { key: 'seen', kind: 'date-range', field: 'seen' },
+          { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },
         ],
+        zone,
         sort: {
           options: [
             { key: 'newest', label: 'Newest', field: 'day', order: 'desc' },
@@ -121,13 +150,42 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
             { key: 'long', label: 'Long', field: 'minutes', order: 'desc' },
           ],
           default: first,
+          relevanceWhenSearching: relevance,
         },
         paging: { mode, size },
       }),
     );
 }
 
+/** What visitors type: words, beginnings of words, slips, phrases and exclusions. */
+const typed = fc
+  .array(
+    fc.tuple(
+      fc.constantFrom('', '', '', '-'),
+      fc.oneof(fc.constantFrom('t', 'a', 'te', 'ter', 'tern', 'trn', 'wade', 'reedbads', 'TÉRNS', '"reed tern"', '"tern"', 'zzzz', '!'), word),
+    ),
+    { minLength: 1, maxLength: 3 },
+  )
+  .map((parts) => cleanSearch(parts.map(([minus, text]) => minus + text).join(' ')));
+
+const interval = <V extends string | number>(value: fc.Arbitrary<V>) =>
+  fc
+    .tuple(fc.option(value), fc.option(value))
+    .filter(([from, to]) => from !== null || to !== null)
+    .map(([from, to]) => (from !== null && to !== null && from > to ? { from: to, to: from } : { from, to }));
+
 function selection(of: Collection, facet: Facet): fc.Arbitrary<Selection | undefined> {
+  const sometimes = <S extends Selection>(one: fc.Arbitrary<S>) => fc.option<Selection, undefined>(one, { nil: undefined, freq: 2 });
+  if (isSearch(facet)) {
+    return sometimes(typed.filter((text) => readWanted(text).length > 0).map((text) => ({ type: 'search' as const, text })));
+  }
+  if (facet.kind === 'date-range') {
+    const day = fc.constantFrom('2019-01-01', '2025-12-31', '2026-03-28', '2026-03-29', '2026-04-01', '2026-12-31');
+    return sometimes(interval(day).map((ends) => ({ type: 'days' as const, ...ends })));
+  }
+  if (isRange(facet)) {
+    return sometimes(interval(fc.oneof(fc.integer({ min: -4, max: 4 }), fc.integer({ min: -300, max: 2100 }))).map((ends) => ({ type: 'numbers' as const, ...ends })));
+  }
   if (isSwitch(facet))
     return fc.constantFrom<Selection | undefined>(
       undefined,

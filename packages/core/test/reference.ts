@@ -1,8 +1,9 @@
-import type { Answer, Option } from '../src/model/answer.js';
-import { defaultSort, isSingle, isSwitch, type Facet, type Lens } from '../src/model/lens.js';
+import type { Answer, Bucket } from '../src/model/answer.js';
+import { defaultSort, isRange, isSearch, isSingle, isTerms, type Facet, type Lens, type RangeFacet, type SearchFacet } from '../src/model/lens.js';
 import type { Collection, Post, Term, Value } from '../src/model/post.js';
 import { fieldWithRole } from '../src/model/post.js';
 import type { Query, Selection } from '../src/model/query.js';
+import { readWanted } from '../src/search/wanted.js';
 
 /*
  * The slow, obvious answer: sets and loops, written as the semantics read. Tests hold the engine to it.
@@ -12,6 +13,7 @@ import type { Query, Selection } from '../src/model/query.js';
 export type Expected = Pick<Answer, 'total' | 'matched' | 'page' | 'pages'> & {
   ids: string[];
   counts: Record<string, Record<string, number>>;
+  ranges: Record<string, { bounds: unknown; buckets: Bucket<string | number>[] }>;
   ways: { without: string; matched: number }[];
 };
 
@@ -20,16 +22,19 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
   const scope = scopeOf(collection, lens);
   const active = lens.facets.filter((facet) => query.selections[facet.key]);
   const passesAll = (post: Post, except: Facet | null) =>
-    active.every((facet) => facet === except || passes(collection, post, facet, query.selections[facet.key]!));
+    active.every((facet) => facet === except || passes(collection, post, lens, facet, query.selections[facet.key]!));
   const matched = scope.filter((post) => passesAll(post, null));
   const size = lens.paging.mode === 'all' ? Math.max(1, matched.length) : lens.paging.size;
   const pages = Math.max(1, Math.ceil(matched.length / size));
   const page = Math.min(Math.max(1, query.page), pages);
 
   const counts: Expected['counts'] = {};
+  const ranges: Expected['ranges'] = {};
   for (const facet of lens.facets) {
-    const keepsOwn = !isSwitch(facet) && facet.match === 'all' && !isSingle(facet);
+    const keepsOwn = isTerms(facet) && facet.match === 'all' && !isSingle(facet);
     const under = scope.filter((post) => passesAll(post, keepsOwn ? null : facet));
+    if (isRange(facet)) ranges[facet.key] = histogram(lens, facet, under);
+    if (isRange(facet) || isSearch(facet)) continue;
     counts[facet.key] = {};
     for (const term of termsOf(collection, facet.field)) {
       counts[facet.key]![term.slug] = under.filter((post) => has(collection, post, facet.field, term.slug)).length;
@@ -48,25 +53,29 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
       .slice((page - 1) * size, page * size)
       .map((post) => post.id),
     counts,
+    ranges,
     ways: matched.length === 0 ? ways : [],
   };
 }
 
-/** The part of an answer that the reference speaks of. Counts of terms that are not shown are left out. */
+/** The part of an answer that the reference speaks of. */
 export function actualAnswer(answer: Answer): Expected {
+  const counts: Expected['counts'] = {};
+  const ranges: Expected['ranges'] = {};
+  for (const facet of answer.facets) {
+    if ('options' in facet) counts[facet.key] = Object.fromEntries(facet.options.map((one) => [one.value, one.count]));
+    if ('buckets' in facet) ranges[facet.key] = { bounds: facet.bounds, buckets: facet.buckets };
+  }
   return {
     total: answer.total,
     matched: answer.matched,
     page: answer.page,
     pages: answer.pages,
     ids: answer.items.map((item) => item.id),
-    counts: Object.fromEntries(answer.facets.map((facet) => [facet.key, countsOf(facet.options)])),
+    counts,
+    ranges,
     ways: answer.ways.map(({ without, matched }) => ({ without, matched })),
   };
-}
-
-function countsOf(options: readonly Option[]): Record<string, number> {
-  return Object.fromEntries(options.map((option) => [option.value, option.count]));
 }
 
 export function termsOf(collection: Collection, field: string): readonly Term[] {
@@ -100,11 +109,14 @@ function carried(value: Value | undefined): string[] {
   return [];
 }
 
-function passes(collection: Collection, post: Post, facet: Facet, selection: Selection): boolean {
+export function passes(collection: Collection, post: Post, lens: Lens, facet: Facet, selection: Selection): boolean {
+  if (isSearch(facet)) return selection.type === 'search' && finds(collection, post, facet, selection.text);
+  if (isRange(facet)) return overlaps(lens, post, facet, selection);
   const carries = (slug: string) => has(collection, post, facet.field, slug);
   if (selection.type === 'switch') return carries(selection.on ? 'yes' : 'no');
   if (selection.type === 'term') return carries(selection.term);
-  return !isSwitch(facet) && facet.match === 'all' ? selection.terms.every(carries) : selection.terms.some(carries);
+  if (selection.type !== 'terms') return false;
+  return isTerms(facet) && facet.match === 'all' ? selection.terms.every(carries) : selection.terms.some(carries);
 }
 
 function scopeOf(collection: Collection, lens: Lens): Post[] {
@@ -115,22 +127,196 @@ function scopeOf(collection: Collection, lens: Lens): Post[] {
   return limit === undefined ? seen : seen.slice(0, limit);
 }
 
+// ranges ---------------------------------------------------------------------------------------------------------------
+
+/** The calendar day of a value in the lens's zone, as `YYYY-MM-DD`: Swedish writes days just so. */
+function dayIn(zone: string, value: string): string {
+  if (!/Z$|[+-]\d\d:\d\d$/.test(value)) return value.slice(0, 10);
+  return new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(new Date(value));
+}
+
+function endsOf(lens: Lens, post: Post, facet: RangeFacet): [string | number, string | number] | null {
+  const read = (key: string | undefined) => {
+    const value = key === undefined ? undefined : post.values[key];
+    if (facet.kind === 'number-range') return typeof value === 'number' ? value : undefined;
+    return typeof value === 'string' ? dayIn(lens.zone, value) : undefined;
+  };
+  const [start, end] = [read(facet.field), read(facet.endField ?? facet.field)];
+  const [low, high] = [start ?? end, end ?? start];
+  return low === undefined || high === undefined ? null : [low, high];
+}
+
+function overlaps(lens: Lens, post: Post, facet: RangeFacet, selection: Selection): boolean {
+  const ends = endsOf(lens, post, facet);
+  if (!ends || (selection.type !== 'days' && selection.type !== 'numbers')) return false;
+  return (selection.to === null || ends[0] <= selection.to) && (selection.from === null || ends[1] >= selection.from);
+}
+
+function histogram(lens: Lens, facet: RangeFacet, posts: readonly Post[]): Expected['ranges'][string] {
+  const ends = posts.flatMap((post) => [endsOf(lens, post, facet) ?? []].filter((one) => one.length === 2)) as [string | number, string | number][];
+  if (ends.length === 0) return { bounds: null, buckets: [] };
+  const low = ends.map(([start]) => start).reduce((a, b) => (b < a ? b : a));
+  const high = ends.map(([, end]) => end).reduce((a, b) => (b > a ? b : a));
+  const whole = posts.every((post) => [facet.field, facet.endField].every((key) => key === undefined || typeof post.values[key] !== 'number' || Number.isInteger(post.values[key])));
+  const steps = facet.kind === 'date-range' ? daySteps(String(low), String(high)) : numberSteps(Number(low), Number(high), whole && allWhole);
+  const buckets = steps.map(({ from, to, next }) => ({ from, to, count: ends.filter(([start]) => start >= from && start < next).length }));
+  return { bounds: { from: low, to: high }, buckets };
+}
+
+/** The made-up posts' numbers are whole in every field. */
+const allWhole = true;
+
+interface Step {
+  from: string | number;
+  to: string | number;
+  next: string | number;
+}
+
+function daySteps(low: string, high: string): Step[] {
+  const day = (text: string) => new Date(`${text}T00:00:00Z`);
+  const text = (date: Date) => date.toISOString().slice(0, 10);
+  const spread = (day(high).getTime() - day(low).getTime()) / 86_400_000;
+  const months = (Number(high.slice(0, 4)) - Number(low.slice(0, 4))) * 12 + Number(high.slice(5, 7)) - Number(low.slice(5, 7));
+  const unit = spread < 62 ? 'day' : months < 72 ? 'month' : 'year';
+  const steps: Step[] = [];
+  for (let at = day(unit === 'day' ? low : unit === 'month' ? `${low.slice(0, 7)}-01` : `${low.slice(0, 4)}-01-01`); text(at) <= high; ) {
+    const next = new Date(at);
+    if (unit === 'day') next.setUTCDate(next.getUTCDate() + 1);
+    else if (unit === 'month') next.setUTCMonth(next.getUTCMonth() + 1);
+    else next.setUTCFullYear(next.getUTCFullYear() + 1);
+    steps.push({ from: text(at), to: text(new Date(next.getTime() - 86_400_000)), next: text(next) });
+    at = next;
+  }
+  return steps;
+}
+
+/** Whole numbers: the smallest of 1, 2, 5, 10, 20, 50 … that needs at most twenty steps. */
+function numberSteps(low: number, high: number, whole: boolean): Step[] {
+  if (!whole) throw new Error('The reference cuts whole numbers only.');
+  let size = 1;
+  for (let i = 0; Math.floor(high / size) - Math.floor(low / size) + 1 > 20; i++) size = [1, 2, 5][i % 3]! * 10 ** Math.floor(i / 3);
+  const steps: Step[] = [];
+  for (let from = Math.floor(low / size) * size; from <= high; from += size) steps.push({ from, to: from + size - 1, next: from + size });
+  return steps;
+}
+
+// search ---------------------------------------------------------------------------------------------------------------
+
+const cut = new WeakMap<Post, string[][]>();
+
+/** The words of each field of a post, in order. The made-up texts use scripts that set spaces. */
+function wordsByField(collection: Collection, post: Post, facet: SearchFacet): string[][] {
+  // cut once: every search of these tests is over the same fields
+  if (!cut.has(post)) cut.set(post, cutWords(collection, post, facet));
+  return cut.get(post)!;
+}
+
+const vocabularies = new WeakMap<Collection, ReadonlySet<string>>();
+
+function vocabularyOf(collection: Collection, facet: SearchFacet): ReadonlySet<string> {
+  if (!vocabularies.has(collection)) {
+    vocabularies.set(collection, new Set(collection.posts.flatMap((one) => wordsByField(collection, one, facet).flat())));
+  }
+  return vocabularies.get(collection)!;
+}
+
+function cutWords(collection: Collection, post: Post, facet: SearchFacet): string[][] {
+  return facet.fields.map((key) => {
+    const value = post.values[key];
+    const labels = new Map(collection.taxonomies[key]?.map((term) => [term.slug, term.label]));
+    const text = Array.isArray(value) ? value.map((slug) => labels.get(slug)).join(' ') : typeof value === 'string' ? value : '';
+    return fold(text).match(/[\p{L}\p{N}\p{M}]+/gu) ?? [];
+  });
+}
+
+function fold(text: string): string {
+  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+}
+
+function finds(collection: Collection, post: Post, facet: SearchFacet, text: string): boolean {
+  const fields = wordsByField(collection, post, facet);
+  const all = vocabularyOf(collection, facet);
+  const meets = ({ words, phrase, excluded }: ReturnType<typeof readWanted>[number]) => {
+    if (phrase) return fields.some((own) => own.some((_, i) => words.every((word, k) => own[i + k] === word)));
+    const wanted = meeting(words[0]!, all, excluded);
+    return fields.flat().some((word) => wanted.has(word));
+  };
+  const wanted = readWanted(text);
+  const positive = wanted.filter((one) => !one.excluded);
+  if (wanted.some((one) => one.excluded && meets(one))) return false;
+  return positive.length === 0 || (facet.words === 'all' ? positive.every(meets) : positive.some(meets));
+}
+
+/** The words of all posts that a wanted word is met by. */
+function meeting(word: string, all: ReadonlySet<string>, excluded: boolean): ReadonlySet<string> {
+  const letters = [...word].length;
+  const begin = [...all].filter((own) => (letters < 2 ? own === word : own.startsWith(word)));
+  if (begin.length > 0 || excluded) return new Set(begin);
+  const most = letters >= 8 ? 2 : letters >= 4 ? 1 : 0;
+  const near = [...all].map((own) => ({ own, distance: Math.abs(own.length - word.length) > most ? 9 : edits(word, own) }));
+  const least = Math.min(...near.map(({ distance }) => distance));
+  return new Set(least > most ? [] : near.filter(({ distance }) => distance === least).map(({ own }) => own));
+}
+
+export function edits(a: string, b: string): number {
+  if (a === '' || b === '') return [...a].length + [...b].length;
+  const [[x, ...xs], [y, ...ys]] = [[...a], [...b]];
+  if (x === y) return edits(xs.join(''), ys.join(''));
+  return 1 + Math.min(edits(xs.join(''), b), edits(a, ys.join('')), edits(xs.join(''), ys.join('')));
+}
+
+/** More words met whole first, then BM25 as the textbook writes it. */
+function relevance(collection: Collection, facet: SearchFacet, text: string): (post: Post) => [number, number] {
+  const title = fieldWithRole(collection.fields, 'title')?.key;
+  const weights = facet.fields.map((key) => facet.weights[key] ?? (key === title ? 3 : 1));
+  const all = vocabularyOf(collection, facet);
+  const length = (post: Post) => wordsByField(collection, post, facet).reduce((sum, words, f) => sum + words.length * weights[f]!, 0);
+  const mean = collection.posts.reduce((sum, post) => sum + length(post), 0) / Math.max(1, collection.posts.length) || 1;
+  const positive = readWanted(text).filter((one) => !one.excluded);
+  const times = (post: Post, words: ReadonlySet<string>) =>
+    wordsByField(collection, post, facet).reduce((sum, own, f) => sum + own.filter((word) => words.has(word)).length * weights[f]!, 0);
+  return (post) => {
+    let [wholes, score] = [0, 0];
+    for (const one of positive) {
+      const words = one.phrase ? new Set(one.words) : meeting(one.words[0]!, all, false);
+      const met = (other: Post) => finds(collection, other, { ...facet, words: 'all' }, one.phrase ? `"${one.words.join(' ')}"` : one.words[0]!);
+      if (!met(post)) continue;
+      const having = collection.posts.filter(met).length;
+      const tf = one.phrase ? one.words.reduce((sum, word) => sum + times(post, new Set([word])), 0) : times(post, words);
+      const inverse = Math.log(1 + (collection.posts.length - having + 0.5) / (having + 0.5));
+      score += (inverse * tf * 2.2) / (tf + 1.2 * (1 - 0.75 + (0.75 * length(post)) / mean));
+      if (one.phrase || times(post, new Set([one.words[0]!])) > 0) wholes++;
+    }
+    return [wholes, score];
+  };
+}
+
+// order ----------------------------------------------------------------------------------------------------------------
+
 function byPublished(collection: Collection): Post[] {
   const published = fieldWithRole(collection.fields, 'published');
-  return [...collection.posts].sort(
-    (a, b) =>
-      compare(published && a.values[published.key], published && b.values[published.key], -1) || (a.id < b.id ? -1 : 1),
-  );
+  const value = (post: Post) => (published ? post.values[published.key] : undefined);
+  return [...collection.posts].sort((a, b) => compare(value(a), value(b), -1) || (a.id < b.id ? -1 : 1));
 }
 
 function sorted(collection: Collection, posts: readonly Post[], query: Query): Post[] {
   const { lens } = query;
-  const option = lens.sort.options.find((one) => one.key === query.sort) ?? defaultSort(lens);
-  if (!option) return byPublished(collection).filter((post) => posts.includes(post));
+  const named = lens.sort.options.find((one) => one.key === query.sort);
+  const facet = lens.facets.find((one): one is SearchFacet => isSearch(one) && query.selections[one.key] !== undefined);
+  const selection = facet && query.selections[facet.key];
+  const searched = selection?.type === 'search' ? selection.text : null;
+  if (facet && searched !== null && (named ? named.by === 'relevance' : lens.sort.relevanceWhenSearching)) {
+    const rank = relevance(collection, facet, searched);
+    const ranked = posts.map((post) => ({ post, rank: rank(post) }));
+    // equal to the last few bits is a tie: the two sums are added up in different orders
+    const near = (a: number, b: number) => Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a));
+    ranked.sort((a, b) => b.rank[0] - a.rank[0] || (near(a.rank[1], b.rank[1]) ? 0 : b.rank[1] - a.rank[1]) || (a.post.id < b.post.id ? -1 : 1));
+    return ranked.map(({ post }) => post);
+  }
+  const option = named ?? defaultSort(lens);
+  if (!option || option.by !== 'field') return byPublished(collection).filter((post) => posts.includes(post));
   const sign = option.order === 'asc' ? 1 : -1;
-  return [...posts].sort(
-    (a, b) => compare(a.values[option.field], b.values[option.field], sign) || (a.id < b.id ? -1 : 1),
-  );
+  return [...posts].sort((a, b) => compare(a.values[option.field], b.values[option.field], sign) || (a.id < b.id ? -1 : 1));
 }
 
 function compare(a: Value | undefined, b: Value | undefined, sign: 1 | -1): number {

@@ -1,13 +1,18 @@
 import type { Facet, Lens, TermFacet } from '../model/lens.js';
-import { isSingle, isSwitch } from '../model/lens.js';
+import { isRange, isSearch, isSingle, isSwitch } from '../model/lens.js';
 import type { Notice, Query, Selection } from '../model/query.js';
+import { zoneDays } from '../dates/zone.js';
+import { cleanSearch, readWanted } from '../search/wanted.js';
 import { byCodeUnits } from '../text/slug.js';
+import { readDays, readNumbers } from './ranges.js';
 import { splitAddress, type Parameter } from './parameters.js';
 
 /** Most values one facet takes from an address. */
 export const maxValues = 50;
 /** Most characters an address may have; beyond, a server answers 414. */
 export const maxAddress = 8192;
+/** Most characters of a search. */
+export const maxSearch = 200;
 
 /** What reading an address asks of an index: which terms a field has. */
 export interface Vocabulary {
@@ -27,8 +32,14 @@ export interface AddressReading {
 /**
  * Reads an address into a query. Never throws: what can't be read is dropped and noted, and the rest applies.
  * @param address  the page's whole query string, with or without `?`
+ * @param now      the moment "today" is told by, in the lens's zone
  */
-export function readAddress(address: string, lens: Lens, vocabulary: Vocabulary): AddressReading {
+export function readAddress(
+  address: string,
+  lens: Lens,
+  vocabulary: Vocabulary,
+  now: number = Date.now(),
+): AddressReading {
   const notices: Notice[] = [];
   const names = parameterNames(lens);
   const foreign: string[] = [];
@@ -56,15 +67,18 @@ export function readAddress(address: string, lens: Lens, vocabulary: Vocabulary)
         });
       }
       const all = values.get(target.facet) ?? [];
-      all.push(...parameter.value.split(',').filter((value) => value !== ''));
+      // a comma parts terms; in a search or a range it is a character like any other
+      const parts = isSearch(target.facet) || isRange(target.facet) ? [parameter.value] : parameter.value.split(',');
+      all.push(...parts.filter((value) => value.trim() !== ''));
       values.set(target.facet, all);
     }
   }
 
   const selections: Record<string, Selection> = {};
+  const today = zoneDays(lens.zone).dayAt(now);
   for (const facet of lens.facets) {
     const found = values.get(facet);
-    const selection = found && readSelection(facet, found, vocabulary, notices);
+    const selection = found && readSelection(facet, found, { vocabulary, notices, today });
     if (selection) selections[facet.key] = selection;
   }
   return { query: { lens, selections, sort, page }, notices, foreign };
@@ -91,12 +105,18 @@ export function deepest(terms: readonly string[], ancestorsOf: (term: string) =>
   return terms.filter((term) => !above.has(term));
 }
 
-function readSelection(
-  facet: Facet,
-  found: string[],
-  vocabulary: Vocabulary,
-  notices: Notice[],
-): Selection | undefined {
+interface Reading {
+  vocabulary: Vocabulary;
+  notices: Notice[];
+  /** Day number. */
+  today: number;
+}
+
+function readSelection(facet: Facet, found: string[], reading: Reading): Selection | undefined {
+  const { notices } = reading;
+  if (isSearch(facet)) return readSearch(facet.key, found, notices);
+  if (facet.kind === 'date-range') return readDays(facet.key, found, reading.today, notices);
+  if (facet.kind === 'number-range') return readNumbers(facet.key, found, notices);
   let values = [...new Set(found)];
   if (values.length > maxValues) {
     notices.push({
@@ -106,7 +126,24 @@ function readSelection(
     });
     values = values.slice(0, maxValues);
   }
-  return isSwitch(facet) ? readSwitch(facet.key, values, notices) : readTerms(facet, values, vocabulary, notices);
+  if (isSwitch(facet)) return readSwitch(facet.key, values, notices);
+  return readTerms(facet, values, reading.vocabulary, notices);
+}
+
+function readSearch(key: string, found: string[], notices: Notice[]): Selection | undefined {
+  let text = cleanSearch(found.join(' '));
+  if (text.length > maxSearch) {
+    notices.push({
+      code: 'too-long',
+      facet: key,
+      text: `Only the first ${maxSearch} characters of the search were taken.`,
+    });
+    // a cut in the middle of a character outside the basic plane would leave half of it
+    text = cleanSearch(text.slice(0, maxSearch).replace(/[\ud800-\udbff]$/, ''));
+  }
+  // an address can hold no lone surrogate, so none is kept
+  text = text.replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd');
+  return readWanted(text).length === 0 ? undefined : { type: 'search', text };
 }
 
 function readSwitch(key: string, values: string[], notices: Notice[]): Selection | undefined {

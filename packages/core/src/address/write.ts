@@ -28,5 +28,10 @@ function writeSelection(selection: Selection): string {
       return encodePart(selection.term);
     case 'switch':
       return selection.on ? 'yes' : 'no';
+    case 'search':
+      return encodePart(selection.text);
+    case 'days':
+    case 'numbers':
+      return `${selection.from ?? '..'}/${selection.to ?? '..'}`;
   }
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { actualAnswer, expectedAnswer } from '../../test/reference.js';
 import { buildIndex } from '../index/post-index.js';
-import { isSwitch, type Lens } from '../model/lens.js';
+import type { Answer, Option } from '../model/answer.js';
+import { isTerms, type Lens } from '../model/lens.js';
 import type { Collection } from '../model/post.js';
 import type { Query } from '../model/query.js';
 import { answer, countMatched } from './answer.js';
@@ -20,6 +21,23 @@ test('answers as the reference does, on any posts, lens and query', () => {
       expect(countMatched(index, query)).toBe(expectedAnswer(collection, query).matched);
     }),
     { numRuns: runs },
+  );
+});
+
+test('the steps of a histogram add up to the posts with a value', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query }) => {
+      const { minutes: _minutes, seen: _seen, ...selections } = query.selections;
+      const bare: Query = { ...query, selections, lens: { ...query.lens, paging: { mode: 'all', size: 1 } } };
+      const all = answer(buildIndex(collection), bare);
+      for (const facet of all.facets) {
+        if (!('buckets' in facet)) continue;
+        const keys = facet.key === 'seen' ? ['seen'] : JSON.stringify(query.lens).includes('endField') ? ['minutes', 'until'] : ['minutes'];
+        const valued = all.items.filter((item) => keys.some((key) => item.fields[key] !== undefined));
+        expect(facet.buckets.reduce((sum, bucket) => sum + bucket.count, 0)).toBe(valued.length);
+      }
+    }),
+    { numRuns: 300 },
   );
 });
 
@@ -42,7 +60,7 @@ test('an added term never takes posts from an any and never gives posts to an al
       const index = buildIndex(collection);
       const [few, many] = [answer(index, query).matched, answer(index, more).matched];
       const facet = query.lens.facets[0]!;
-      if (!isSwitch(facet) && facet.match === 'all') expect(many).toBeLessThanOrEqual(few);
+      if (isTerms(facet) && facet.match === 'all') expect(many).toBeLessThanOrEqual(few);
       else expect(many).toBeGreaterThanOrEqual(few);
     }),
     { numRuns: 500 },
@@ -54,7 +72,7 @@ test('choosing a term alone gives as many posts as its count said', () => {
     fc.property(asked, ({ collection, query }) => {
       const index = buildIndex(collection);
       const any = withMatch(query, 'any');
-      for (const option of answer(index, any).facets[0]!.options) {
+      for (const option of optionsOf(answer(index, any))) {
         const chosen: Query = {
           ...any,
           page: 1,
@@ -73,17 +91,23 @@ test('counts of an any do not move with its own selection', () => {
       const index = buildIndex(collection);
       const any = withMatch(query, 'any');
       const { habitat: _own, ...others } = any.selections;
-      expect(answer(index, any).facets[0]!.options.map((option) => option.count)).toEqual(
-        answer(index, { ...any, selections: others }).facets[0]!.options.map((option) => option.count),
+      expect(optionsOf(answer(index, any)).map((option) => option.count)).toEqual(
+        optionsOf(answer(index, { ...any, selections: others })).map((option) => option.count),
       );
     }),
     { numRuns: 200 },
   );
 });
 
+function optionsOf({ facets }: Pick<Answer, 'facets'>): readonly Option[] {
+  const [first] = facets;
+  if (!first || !('options' in first)) throw new Error('The first facet has no options.');
+  return first.options;
+}
+
 function withMatch(query: Query, match: 'any' | 'all'): Query {
-  const facets = query.lens.facets.map((facet) => (isSwitch(facet) ? facet : { ...facet, match }));
-  return { ...query, lens: { ...query.lens, facets } as Lens };
+  const facets = query.lens.facets.map((facet) => (isTerms(facet) ? { ...facet, match } : facet));
+  return { ...query, lens: { ...query.lens, facets } };
 }
 
 const shore: Collection = {
@@ -116,7 +140,7 @@ function ask(config: object, selections: Query['selections'] = {}, page = 1) {
 test('a post with two children of a term counts once for it, and a parent is partly on', () => {
   const { facets, matched } = ask({}, { habitat: { type: 'terms', terms: ['mudflat'] } });
   expect(matched).toBe(2);
-  expect(facets[0]!.options).toEqual([
+  expect(optionsOf({ facets })).toEqual([
     { value: 'shore', label: 'Shore', count: 3, selected: false, partly: true, parent: null, depth: 0 },
     { value: 'mudflat', label: 'Mudflat', count: 2, selected: true, partly: false, parent: 'shore', depth: 1 },
     { value: 'shingle', label: 'Shingle', count: 2, selected: false, partly: false, parent: 'shore', depth: 1 },
@@ -126,7 +150,7 @@ test('a post with two children of a term counts once for it, and a parent is par
 
 test('counts of an all are what is left on adding a term', () => {
   const { facets } = ask({ match: 'all' }, { habitat: { type: 'terms', terms: ['mudflat'] } });
-  expect(facets[0]!.options.map((option) => [option.value, option.count])).toEqual([
+  expect(optionsOf({ facets }).map((option) => [option.value, option.count])).toEqual([
     ['shore', 2],
     ['mudflat', 2],
     ['shingle', 1],
@@ -136,7 +160,7 @@ test('counts of an all are what is left on adding a term', () => {
 
 test('terms with no posts can be hidden, but never a chosen one', () => {
   const values = (zero: string, terms: string[]) =>
-    ask({ zero }, terms.length > 0 ? { habitat: { type: 'terms', terms } } : {}).facets[0]!.options.map(
+    optionsOf(ask({ zero }, terms.length > 0 ? { habitat: { type: 'terms', terms } } : {})).map(
       (option) => option.value,
     );
   expect(values('hide', [])).toEqual(['shore', 'mudflat', 'shingle']);
@@ -147,14 +171,14 @@ test('terms with no posts can be hidden, but never a chosen one', () => {
 test('a hidden term takes its branch along, and its posts stay reachable', () => {
   const { facets, matched } = ask({ hide: ['shore'] }, { habitat: { type: 'terms', terms: ['shingle'] } });
   expect(matched).toBe(2);
-  expect(facets[0]!.options.map((option) => [option.value, option.parent, option.depth])).toEqual([
+  expect(optionsOf({ facets }).map((option) => [option.value, option.parent, option.depth])).toEqual([
     ['shingle', null, 0],
     ['upland', null, 0],
   ]);
 });
 
 test('terms can be listed by name or by count, each among its siblings, and bear own labels', () => {
-  const labels = (config: object) => ask(config).facets[0]!.options.map((option) => option.label);
+  const labels = (config: object) => optionsOf(ask(config)).map((option) => option.label);
   expect(labels({ order: 'label', labels: { mudflat: 'Zebra mud' } })).toEqual([
     'Shore',
     'Shingle',

@@ -1,57 +1,48 @@
-import { eachBit, hasBit, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue } from '../model/answer.js';
-import type { Lens, SortOption } from '../model/lens.js';
+import { fieldsOf, type Lens } from '../model/lens.js';
 import { fieldWithRole, type Post } from '../model/post.js';
+import { marksIn } from '../search/marks.js';
+import type { Search } from '../search/search.js';
+import type { TextIndex } from '../search/text-index.js';
 import { plainText } from '../text/plain-text.js';
-
-/** Post numbers of one page, in the order asked for. */
-export function pageOf(
-  index: PostIndex,
-  matched: Bits,
-  sort: SortOption | null,
-  start: number,
-  size: number,
-): number[] {
-  const page: number[] = [];
-  let seen = 0;
-  const take = (post: number) => {
-    if (seen++ >= start) page.push(post);
-    return page.length < size;
-  };
-  const published = fieldWithRole(index.fields, 'published');
-  if (!sort || (sort.field === published?.key && sort.order === 'desc')) {
-    // posts are numbered in this very order
-    eachBit(matched, take);
-    return page;
-  }
-  for (const post of index.order(sort.field, sort.order)) {
-    if (hasBit(matched, post) && !take(post)) break;
-  }
-  return page;
-}
 
 /** The fields an answer carries of each post: what its card shows and what its facets filter by. */
 export function shownFields(index: PostIndex, lens: Lens): string[] {
   const card = cardParts(lens, index.fields).map((part) => part.field);
-  return [...new Set([...card, ...lens.facets.map((facet) => facet.field)])];
+  return [...new Set([...card, ...lens.facets.filter((facet) => facet.kind !== 'search').flatMap(fieldsOf)])];
 }
 
-/** What an answer carries of a post. */
-export function itemOf(index: PostIndex, shown: readonly string[], post: Post): Item {
+/**
+ * What an answer carries of a post.
+ * @param shown   keys of the fields
+ * @param search  the search it was found by, to mark where
+ */
+export function itemOf(
+  index: PostIndex,
+  shown: readonly string[],
+  post: Post,
+  search: { text: TextIndex; found: Search; fields: readonly string[] } | null,
+): Item {
   const title = fieldWithRole(index.fields, 'title');
   const link = fieldWithRole(index.fields, 'link');
   const fields: Record<string, ItemValue> = {};
+  const marks: Record<string, [number, number][]> = {};
   for (const key of shown) {
     const value = itemValue(index, post, key);
-    if (value !== undefined) fields[key] = value;
+    if (value === undefined) continue;
+    fields[key] = value;
+    if (!search || typeof value !== 'string' || !search.fields.includes(key)) continue;
+    const found = marksIn(search.text, search.found.wanted, value);
+    if (found.length > 0) marks[key] = found;
   }
   return {
     id: post.id,
     title: (title && textOf(index, post, title.key)) ?? post.id,
     link: (link && textOf(index, post, link.key)) ?? null,
     fields,
+    ...(Object.keys(marks).length > 0 && { marks }),
   };
 }
 

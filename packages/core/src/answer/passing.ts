@@ -1,33 +1,56 @@
-import { addTerm, type TermColumn } from '../index/term-column.js';
+import { dayNumber } from '../dates/calendar.js';
 import { andBits, emptyBits, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Facet } from '../model/lens.js';
+import { postsWithin } from '../index/sorted-column.js';
+import { postsUnder } from '../index/term-column.js';
+import { isRange, isSearch, type Facet, type Lens, type SearchFacet } from '../model/lens.js';
+import { fieldWithRole } from '../model/post.js';
 import type { Selection } from '../model/query.js';
+import { search, type Search } from '../search/search.js';
+import type { TextIndex } from '../search/text-index.js';
+import { rangeColumns } from './range-parts.js';
 
-/** The posts whose values meet what is chosen in a facet. */
-export function passing(index: PostIndex, facet: Facet, selection: Selection): Bits {
+/** The posts whose values meet what is chosen in a facet. The set may be one the index keeps: it must not be changed. */
+export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: Selection): Bits {
+  if (isSearch(facet)) return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : emptyBits(index.size);
+  if (isRange(facet)) {
+    const { start, end } = rangeColumns(index, lens, facet);
+    const [from, to] = endsOf(selection);
+    return postsWithin(start, end, from, to);
+  }
   const column = index.column(facet.field);
-  switch (selection.type) {
-    case 'switch':
-      return anyOf(column, [selection.on ? 'yes' : 'no'], index.size);
-    case 'term':
-      return anyOf(column, [selection.term], index.size);
-    case 'terms':
-      return 'match' in facet && facet.match === 'all'
-        ? allOf(column, selection.terms, index.size)
-        : anyOf(column, selection.terms, index.size);
-  }
+  const terms = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
+  if (selection.type !== 'terms' || !('match' in facet) || facet.match === 'any') return postsUnder(column, terms);
+  // a term that is not there at all leaves an "all" with nothing
+  if (terms.length < slugsOf(selection).length) return emptyBits(index.size);
+  return terms.map((term) => postsUnder(column, [term])).reduce(andBits);
 }
 
-function anyOf(column: TermColumn, slugs: readonly string[], size: number): Bits {
-  const bits = emptyBits(size);
-  for (const slug of slugs) {
-    const term = column.numbers.get(slug);
-    if (term !== undefined) addTerm(column, term, bits);
-  }
-  return bits;
+function slugsOf(selection: Selection): readonly string[] {
+  if (selection.type === 'terms') return selection.terms;
+  if (selection.type === 'term') return [selection.term];
+  return selection.type === 'switch' ? [selection.on ? 'yes' : 'no'] : [];
 }
 
-function allOf(column: TermColumn, slugs: readonly string[], size: number): Bits {
-  return slugs.map((slug) => anyOf(column, [slug], size)).reduce(andBits);
+/** The ends of a range as numbers: day numbers for days. */
+export function endsOf(selection: Selection): [from: number | null, to: number | null] {
+  if (selection.type === 'numbers') return [selection.from, selection.to];
+  if (selection.type !== 'days') return [null, null];
+  const end = (day: string | null) => (day === null ? null : dayNumber(day));
+  return [end(selection.from), end(selection.to)];
+}
+
+/** The words a search facet searches. A hit in the title weighs three times as much unless the lens says otherwise. */
+export function textIndexOf(index: PostIndex, facet: SearchFacet): TextIndex {
+  const title = fieldWithRole(index.fields, 'title')?.key;
+  return index.text(
+    facet.fields.map((key) => ({
+      key,
+      weight: Object.hasOwn(facet.weights, key) ? facet.weights[key]! : key === title ? 3 : 1,
+    })),
+  );
+}
+
+export function searchOf(index: PostIndex, facet: SearchFacet, text: string): Search {
+  return search(textIndexOf(index, facet), text, facet.words);
 }

@@ -1,6 +1,6 @@
-import { addTerm } from '../index/term-column.js';
-import { andBits, clearBit, eachBit, emptyBits, fullBits, setBit, type Bits } from '../index/bits.js';
+import { andBits, clearBit, eachBit, fullBits, setBit, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
+import { postsUnder } from '../index/term-column.js';
 import type { Lens } from '../model/lens.js';
 
 /**
@@ -12,12 +12,8 @@ export function scopeOf(index: PostIndex, lens: Lens): Bits {
   let scope = fullBits(index.size);
   for (const { field, is } of where) {
     const column = index.column(field);
-    const allowed = emptyBits(index.size);
-    for (const slug of is) {
-      const term = column.numbers.get(slug);
-      if (term !== undefined) addTerm(column, term, allowed);
-    }
-    scope = andBits(scope, allowed);
+    const terms = is.flatMap((slug) => column.numbers.get(slug) ?? []);
+    scope = andBits(scope, postsUnder(column, terms));
   }
   for (const id of exclude) {
     const post = index.numberOf(id);

@@ -34,6 +34,7 @@ export function readNumber(raw: unknown): number | null {
   if (typeof raw === 'number') return Number.isFinite(raw) ? raw : null;
   if (typeof raw !== 'string') return null;
   const text = raw.trim();
+  if (text.length > 30) return null;
   if (/^[+-]?(0|[1-9]\d*)(\.\d+)?$/.test(text)) return Number(text);
   return /^[+-]?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(text) ? Number(text.replace(/,/g, '')) : null;
 }

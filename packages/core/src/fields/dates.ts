@@ -1,3 +1,5 @@
+import { daysIn } from '../dates/calendar.js';
+
 /** How the dates of a field are written where a file leaves it open: 3/4/2026 is 3 April or March 4. */
 export type DayFirst = boolean;
 
@@ -70,10 +72,4 @@ function day(year: number, month: number, date: number): string | null {
   if (year < 1 || month < 1 || month > 12 || date < 1 || date > daysIn(year, month)) return null;
   const pad = (n: number, width: number) => String(n).padStart(width, '0');
   return `${pad(year, 4)}-${pad(month, 2)}-${pad(date, 2)}`;
-}
-
-/** Days in a month of the Gregorian calendar. */
-export function daysIn(year: number, month: number): number {
-  if (month === 2) return (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0 ? 29 : 28;
-  return [4, 6, 9, 11].includes(month) ? 30 : 31;
 }

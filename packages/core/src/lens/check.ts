@@ -1,4 +1,4 @@
-import { isSwitch, type Lens } from '../model/lens.js';
+import { isRange, isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
 import type { Field } from '../model/post.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 
@@ -16,17 +16,10 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
-  lens.facets.forEach((facet, i) => {
-    needsField(facet.field, `/facets/${i}/field`);
-    const field = byKey.get(facet.field);
-    if (isSwitch(facet) && field && field.type !== 'boolean') {
-      problems.push({
-        pointer: `/facets/${i}/field`,
-        message: `must be a yes/no field for a switch, and “${field.key}” is not`,
-      });
-    }
+  lens.facets.forEach((facet, i) => problems.push(...facetProblems(facet, `/facets/${i}`, byKey, needsField)));
+  lens.sort.options.forEach((option, i) => {
+    if (option.by === 'field') needsField(option.field, `/sort/options/${i}/field`);
   });
-  lens.sort.options.forEach((option, i) => needsField(option.field, `/sort/options/${i}/field`));
   lens.card.parts.forEach((part, i) => needsField(part.field, `/card/parts/${i}/field`));
   if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
     problems.push({ pointer: '/sort/default', message: `names no sort option: “${lens.sort.default}”` });
@@ -34,6 +27,29 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
   if (!isZone(lens.zone))
     problems.push({ pointer: '/zone', message: `“${lens.zone}” is no time zone this server knows` });
   return [...problems, ...nameClashes(lens)];
+}
+
+function facetProblems(
+  facet: Facet,
+  pointer: string,
+  fields: ReadonlyMap<string, Field>,
+  needsField: (key: string, pointer: string) => void,
+): ShapeProblem[] {
+  if (isSearch(facet)) {
+    facet.fields.forEach((key, i) => needsField(key, `${pointer}/fields/${i}`));
+    return facet.fields.length === 0 ? [{ pointer: `${pointer}/fields`, message: 'must name a field to search in' }] : [];
+  }
+  needsField(facet.field, `${pointer}/field`);
+  const wanted = isSwitch(facet) ? ['boolean'] : facet.kind === 'date-range' ? ['date', 'datetime'] : ['number'];
+  const noun = isSwitch(facet) ? 'a yes/no field' : facet.kind === 'date-range' ? 'a field of dates' : 'a field of numbers';
+  if (!isSwitch(facet) && !isRange(facet)) return [];
+  const ends = isRange(facet) && facet.endField !== undefined ? [[facet.endField, `${pointer}/endField`] as const] : [];
+  ends.forEach(([key, at]) => needsField(key, at));
+  return [[facet.field, `${pointer}/field`] as const, ...ends].flatMap(([key, at]) => {
+    const field = fields.get(key);
+    if (!field || wanted.includes(field.type)) return [];
+    return [{ pointer: at, message: `must be ${noun}, and “${key}” is not` }];
+  });
 }
 
 function isZone(zone: string): boolean {

@@ -1,6 +1,6 @@
 import { countMatched } from '../answer/answer.js';
 import type { PostIndex } from '../index/post-index.js';
-import { isSingle, isSwitch, type Lens } from '../model/lens.js';
+import { isSingle, isTerms, type Lens } from '../model/lens.js';
 import type { Query } from '../model/query.js';
 
 /** Results with the same choices under each way of matching: known before it is set. */
@@ -13,7 +13,7 @@ export interface MatchEffect {
 export function matchEffects(index: PostIndex, query: Query): Record<string, MatchEffect> {
   const effects: Record<string, MatchEffect> = {};
   for (const facet of query.lens.facets) {
-    if (isSwitch(facet) || isSingle(facet)) continue;
+    if (!isTerms(facet) || isSingle(facet)) continue;
     const matched = (match: 'any' | 'all') =>
       countMatched(index, { ...query, lens: withMatch(query.lens, facet.key, match) });
     effects[facet.key] = { any: matched('any'), all: matched('all') };
@@ -22,5 +22,5 @@ export function matchEffects(index: PostIndex, query: Query): Record<string, Mat
 }
 
 function withMatch(lens: Lens, key: string, match: 'any' | 'all'): Lens {
-  return { ...lens, facets: lens.facets.map((facet) => (facet.key === key ? { ...facet, match } : facet)) };
+  return { ...lens, facets: lens.facets.map((facet) => (facet.key === key && isTerms(facet) ? { ...facet, match } : facet)) };
 }

@@ -1,4 +1,4 @@
-import { defaultSort, isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
+import { defaultSort, fieldsOf, isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
 import { cardParts } from './card.js';
 import { wordsOf, type Texts } from '../model/texts.js';
 import type { Field } from '../model/post.js';
@@ -38,11 +38,11 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     facets: lens.facets.map((facet) => ({
       key: facet.key,
       kind: facet.kind,
-      label: facet.label || labels.get(facet.field) || facet.key,
+      label: facet.label || labels.get(fieldsOf(facet)[0] ?? '') || facet.key,
       visible: facet.visible,
       single: isSwitch(facet) || isSingle(facet),
-      counts: facet.counts,
-      zero: facet.zero,
+      counts: 'counts' in facet ? facet.counts : false,
+      zero: 'zero' in facet ? facet.zero : 'keep',
     })),
     sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
     defaultSort: defaultSort(lens)?.key ?? null,

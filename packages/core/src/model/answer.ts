@@ -1,4 +1,4 @@
-import type { FacetKind } from './lens.js';
+import type { TermFacet } from './lens.js';
 import type { Notice } from './query.js';
 
 export interface TermValue {
@@ -13,6 +13,8 @@ export interface Item {
   title: string;
   link: string | null;
   fields: Record<string, ItemValue>;
+  /** With a search: where in the text of a field something matched, as [start, end) in UTF-16 units. */
+  marks?: Record<string, [number, number][]>;
 }
 
 export interface Option {
@@ -29,7 +31,7 @@ export interface Option {
 
 export interface TermFacetAnswer {
   key: string;
-  kind: Exclude<FacetKind, 'switch'>;
+  kind: TermFacet['kind'];
   label: string;
   /** False: not drawn for visitors, though its address still counts. */
   visible: boolean;
@@ -46,7 +48,41 @@ export interface SwitchFacetAnswer {
   options: Option[];
 }
 
-export type FacetAnswer = TermFacetAnswer | SwitchFacetAnswer;
+export interface SearchFacetAnswer {
+  key: string;
+  kind: 'search';
+  label: string;
+  visible: boolean;
+  selected: string | null;
+}
+
+/** One step of a histogram; both ends belong to it. */
+export interface Bucket<V> {
+  from: V;
+  to: V;
+  count: number;
+}
+
+interface RangeAnswer<K, V> {
+  key: string;
+  kind: K;
+  label: string;
+  visible: boolean;
+  selected: { from: V | null; to: V | null } | null;
+  /** Least and greatest value under every other facet; null when there is none. */
+  bounds: { from: V; to: V } | null;
+  buckets: Bucket<V>[];
+}
+
+export type DateFacetAnswer = RangeAnswer<'date-range', string>;
+export type NumberFacetAnswer = RangeAnswer<'number-range', number>;
+
+export type FacetAnswer =
+  | TermFacetAnswer
+  | SwitchFacetAnswer
+  | SearchFacetAnswer
+  | DateFacetAnswer
+  | NumberFacetAnswer;
 
 /** A way out of an empty answer: what lifting one facet gives. */
 export interface Way {

@@ -62,13 +62,24 @@ const facetShape = variant('kind', {
   dropdown: object({ ...terms, single }),
   buttons: object({ ...terms, single }),
   tree: object({ ...terms, single }),
+  search: object({
+    ...common,
+    fields: list(fieldKey, 20),
+    words: withDefault(choice('all', 'any'), () => 'all' as const),
+    /** How much a hit in a field weighs; 1 where nothing is said, 3 in the title. */
+    weights: withDefault(table(whole(1, 20), 20), () => ({})),
+  }),
+  'date-range': object({ ...common, field: fieldKey, endField: optional(fieldKey) }),
+  'number-range': object({ ...common, field: fieldKey, endField: optional(fieldKey) }),
   switch: object({ ...common, field: fieldKey, counts: terms.counts, zero: terms.zero }),
 });
 
 const sortOption = object({
   key: addressName,
   label: text({ min: 1, max: 120 }),
-  field: fieldKey,
+  /** A field; or `relevance`, or `shuffle`, by `by`. */
+  by: withDefault(choice('field', 'relevance', 'shuffle'), () => 'field' as const),
+  field: withDefault(text({ max: 120 }), () => ''),
   order: withDefault(choice('asc', 'desc'), () => 'asc' as const),
 });
 
@@ -171,11 +182,23 @@ export type Lens = TypeOf<typeof lensShape>;
 export type Facet = Lens['facets'][number];
 export type FacetKind = Facet['kind'];
 export type SwitchFacet = Extract<Facet, { kind: 'switch' }>;
-export type TermFacet = Exclude<Facet, SwitchFacet>;
+export type SearchFacet = Extract<Facet, { kind: 'search' }>;
+export type RangeFacet = Extract<Facet, { kind: 'date-range' | 'number-range' }>;
+export type TermFacet = Exclude<Facet, SwitchFacet | SearchFacet | RangeFacet>;
 export type SortOption = Lens['sort']['options'][number];
 export type CardPart = Lens['card']['parts'][number];
 
-export const facetKinds: readonly FacetKind[] = ['checkboxes', 'radios', 'dropdown', 'buttons', 'tree', 'switch'];
+export const facetKinds: readonly FacetKind[] = [
+  'checkboxes',
+  'radios',
+  'dropdown',
+  'buttons',
+  'tree',
+  'switch',
+  'search',
+  'date-range',
+  'number-range',
+];
 
 /** Reads a config as it was sent: either a whole lens, or every problem in it with a pointer. */
 export function readLens(config: unknown): { ok: true; value: Lens } | { ok: false; problems: ShapeProblem[] } {
@@ -191,8 +214,26 @@ export function isSwitch(facet: Facet): facet is SwitchFacet {
   return facet.kind === 'switch';
 }
 
+export function isSearch(facet: Facet): facet is SearchFacet {
+  return facet.kind === 'search';
+}
+
+export function isRange(facet: Facet): facet is RangeFacet {
+  return facet.kind === 'date-range' || facet.kind === 'number-range';
+}
+
+export function isTerms(facet: Facet): facet is TermFacet {
+  return !isSwitch(facet) && !isSearch(facet) && !isRange(facet);
+}
+
+/** The fields a facet reads. */
+export function fieldsOf(facet: Facet): readonly string[] {
+  if (isSearch(facet)) return facet.fields;
+  return isRange(facet) && facet.endField !== undefined ? [facet.field, facet.endField] : [facet.field];
+}
+
 /** Whether at most one term may be chosen in a facet. */
-export function isSingle(facet: TermFacet): boolean {
+export function isSingle(facet: Facet): boolean {
   return facet.kind === 'radios' || ('single' in facet && facet.single);
 }
 

@@ -2,7 +2,13 @@ import type { Lens } from './lens.js';
 
 /** What is chosen in one facet. Facets with nothing chosen have no entry in a query. */
 export type Selection =
-  { type: 'terms'; terms: string[] } | { type: 'term'; term: string } | { type: 'switch'; on: boolean };
+  | { type: 'terms'; terms: string[] }
+  | { type: 'term'; term: string }
+  | { type: 'switch'; on: boolean }
+  | { type: 'search'; text: string }
+  /** Calendar days `YYYY-MM-DD`, both included; null is an open end. Never both null. */
+  | { type: 'days'; from: string | null; to: string | null }
+  | { type: 'numbers'; from: number | null; to: number | null };
 
 /** A question to an index: plain data, the same for every executor. */
 export interface Query {
@@ -13,6 +19,8 @@ export interface Query {
   sort: string | null;
   /** From 1. May lie past the end: the answer says where it ended up. */
   page: number;
+  /** What a shuffle is stable for: a visitor's day. */
+  seed?: string;
 }
 
 export const noticeCodes = [
@@ -24,6 +32,10 @@ export const noticeCodes = [
   'too-long',
   'moved',
   'bad-switch',
+  'bad-date',
+  'bad-number',
+  'range-reversed',
+  'respelled',
 ] as const;
 export type NoticeCode = (typeof noticeCodes)[number];
 

@@ -1,0 +1,115 @@
+import { dayText } from '../dates/calendar.js';
+import type { PostIndex } from '../index/post-index.js';
+import type { TermColumn } from '../index/term-column.js';
+import type { Bucket, FacetAnswer, Option } from '../model/answer.js';
+import { isRange, isSearch, isSwitch, type Facet, type Lens, type RangeFacet, type SwitchFacet, type TermFacet } from '../model/lens.js';
+import type { Selection } from '../model/query.js';
+import type { Counted } from './counting.js';
+import { drawOptions, type ShownTerms } from './options.js';
+import { daySteps, histogramOf, numberSteps, rangeColumns } from './range-parts.js';
+
+/** What of a term facet or switch does not change from query to query. */
+export interface TermPlan {
+  column: TermColumn;
+  /** Counts by term over the whole scope. */
+  scopeCounts: Uint32Array;
+  shown: ShownTerms | null;
+}
+
+/** What a page needs to draw a facet, counted over the posts it is to be counted under. */
+export function facetAnswer(
+  index: PostIndex,
+  lens: Lens,
+  plan: TermPlan | undefined,
+  facet: Facet,
+  selection: Selection | undefined,
+  under: Counted,
+): FacetAnswer {
+  const label = facet.label || ownLabel(index, facet);
+  if (isSearch(facet)) {
+    const selected = selection?.type === 'search' ? selection.text : null;
+    return { key: facet.key, kind: 'search', label, visible: facet.visible, selected };
+  }
+  if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under);
+  const { column, scopeCounts, shown } = plan!;
+  const counts = under.terms(column, scopeCounts);
+  if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
+  return termAnswer(facet, label, selection, column, shown!, counts);
+}
+
+function ownLabel(index: PostIndex, facet: Facet): string {
+  return isSearch(facet) ? facet.key : (index.field(facet.field)?.label ?? facet.key);
+}
+
+function termAnswer(
+  facet: TermFacet,
+  label: string,
+  selection: Selection | undefined,
+  column: TermColumn,
+  shown: ShownTerms,
+  counts: Uint32Array,
+): FacetAnswer {
+  const selected = selection?.type === 'terms' ? selection.terms : selection?.type === 'term' ? [selection.term] : [];
+  const chosen = new Set(selected.flatMap((slug) => column.numbers.get(slug) ?? []));
+  const { key, kind, visible } = facet;
+  return { key, kind, label, visible, selected, options: drawOptions(facet, column, shown, counts, chosen) };
+}
+
+function switchAnswer(
+  facet: SwitchFacet,
+  label: string,
+  selection: Selection | undefined,
+  column: TermColumn,
+  counts: Uint32Array,
+): FacetAnswer {
+  const selected = selection?.type === 'switch' ? (selection.on ? 'yes' : 'no') : null;
+  const options = (['yes', 'no'] as const).map((value): Option => {
+    const number = column.numbers.get(value);
+    return {
+      value,
+      label: number === undefined ? value : column.terms[number]!.label,
+      count: number === undefined ? 0 : counts[number]!,
+      selected: selected === value,
+      partly: false,
+      parent: null,
+      depth: 0,
+    };
+  });
+  return { key: facet.key, kind: 'switch', label, visible: facet.visible, selected, options };
+}
+
+function rangeAnswer(
+  index: PostIndex,
+  lens: Lens,
+  facet: RangeFacet,
+  label: string,
+  selection: Selection | undefined,
+  under: Counted,
+): FacetAnswer {
+  const columns = rangeColumns(index, lens, facet);
+  const { key, visible } = facet;
+  if (facet.kind === 'date-range') {
+    const found = histogramOf(columns, under.set, daySteps);
+    const day = (bucket: Bucket<number>) => ({ from: dayText(bucket.from), to: dayText(bucket.to), count: bucket.count });
+    return {
+      key,
+      kind: 'date-range',
+      label,
+      visible,
+      selected: selection?.type === 'days' ? { from: selection.from, to: selection.to } : null,
+      bounds: found && { from: dayText(found.low), to: dayText(found.high) },
+      buckets: found ? found.buckets.map(day) : [],
+    };
+  }
+  const whole = columns.start.whole && columns.end.whole;
+  const found = histogramOf(columns, under.set, (low, high) => numberSteps(low, high, whole));
+  return {
+    key,
+    kind: 'number-range',
+    label,
+    visible,
+    selected: selection?.type === 'numbers' ? { from: selection.from, to: selection.to } : null,
+    bounds: found && { from: found.low, to: found.high },
+    buckets: found ? found.buckets : [],
+  };
+}

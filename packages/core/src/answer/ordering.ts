@@ -1,0 +1,67 @@
+import { eachBit, hasBit, listBits, type Bits } from '../index/bits.js';
+import type { PostIndex } from '../index/post-index.js';
+import type { SortOption } from '../model/lens.js';
+import { fieldWithRole } from '../model/post.js';
+import { byRelevance, firstOf, type Search } from '../search/search.js';
+import type { TextIndex } from '../search/text-index.js';
+import { byCodeUnits } from '../text/slug.js';
+
+/** How posts are to be put in order. */
+export type Ordering =
+  | { by: 'newest' }
+  | { by: 'field'; field: string; order: 'asc' | 'desc' }
+  | { by: 'relevance'; text: TextIndex; found: Search }
+  | { by: 'shuffle'; seed: string };
+
+/** The order a sort option stands for. Relevance without a search is newest first. */
+export function orderingOf(
+  index: PostIndex,
+  sort: SortOption | null,
+  found: { text: TextIndex; found: Search } | null,
+  seed: string,
+): Ordering {
+  if (!sort) return { by: 'newest' };
+  if (sort.by === 'relevance') return found ? { by: 'relevance', ...found } : { by: 'newest' };
+  if (sort.by === 'shuffle') return { by: 'shuffle', seed };
+  const published = fieldWithRole(index.fields, 'published');
+  // posts are numbered in this very order
+  if (sort.field === published?.key && sort.order === 'desc') return { by: 'newest' };
+  return { by: 'field', field: sort.field, order: sort.order };
+}
+
+/** Post numbers of one page. */
+export function pageOf(index: PostIndex, matched: Bits, ordering: Ordering, start: number, size: number): number[] {
+  const page: number[] = [];
+  let seen = 0;
+  const take = (post: number) => {
+    if (seen++ >= start) page.push(post);
+    return page.length < size;
+  };
+  switch (ordering.by) {
+    case 'newest':
+      eachBit(matched, take);
+      return page;
+    case 'field':
+      for (const post of index.order(ordering.field, ordering.order)) if (hasBit(matched, post) && !take(post)) break;
+      return page;
+    case 'relevance': {
+      const byId = (a: number, b: number) => byCodeUnits(index.posts[a]!.id, index.posts[b]!.id);
+      return [...byRelevance(ordering.text, ordering.found, listBits(matched), start + size, byId).slice(start)];
+    }
+    case 'shuffle': {
+      const posts = listBits(matched);
+      const places = Float64Array.from(posts, (post) => mixed(`${ordering.seed} ${index.posts[post]!.id}`));
+      const first = firstOf(posts.length, start + size, (a, b) => places[a]! - places[b]! || byCodeUnits(index.posts[posts[a]!]!.id, index.posts[posts[b]!]!.id));
+      return first.slice(start).map((i) => posts[i]!);
+    }
+  }
+}
+
+/** A number that looks like chance but is the same for the same text: FNV-1a, then murmur3's finisher. */
+function mixed(text: string): number {
+  let h = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+  return (h ^ (h >>> 16)) >>> 0;
+}

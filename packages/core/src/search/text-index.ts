@@ -1,0 +1,143 @@
+import type { Post } from '../model/post.js';
+import { plainText } from '../text/plain-text.js';
+import { byCodeUnits } from '../text/slug.js';
+import { wordsOf } from './words.js';
+
+/** A field to search in, and how much a hit in it weighs. */
+export interface SearchField {
+  key: string;
+  weight: number;
+  /** What its values read as: labels for terms, words for formatted text. */
+  read(post: Post): string;
+}
+
+/** Marks the end of a field in a post's words, so that no phrase runs from one into the next. */
+export const fieldEnd = 0xffffffff;
+
+/**
+ * An inverted index over the words of some fields, in typed arrays.
+ */
+export interface TextIndex {
+  size: number;
+  /** Every word there is, ascending by code units: those that begin alike stand together. */
+  vocabulary: readonly string[];
+  /** The posts with word `w`, ascending: `posts[starts[w] … starts[w + 1])`. */
+  starts: Uint32Array;
+  posts: Uint32Array;
+  /** Beside each post: how often the word is in it, a time in a field counting as much as the field weighs. */
+  weights: Float32Array;
+  /** The words of post `p` in order, fields parted by `fieldEnd`: `tokens[tokenStarts[p] … tokenStarts[p + 1])`. */
+  tokenStarts: Uint32Array;
+  tokens: Uint32Array;
+  /** How long each post is: its words, each counting as much as its field weighs. */
+  lengths: Float32Array;
+  meanLength: number;
+}
+
+/** Cost: the time it takes to cut every text into words, about 10 µs a post of 30 words. */
+export function buildTextIndex(posts: readonly Post[], fields: readonly SearchField[]): TextIndex {
+  const known = new Map<string, number>();
+  const words: string[] = [];
+  const tokenStarts = new Uint32Array(posts.length + 1);
+  const lengths = new Float32Array(posts.length);
+  const tokens: number[] = [];
+  posts.forEach((post, p) => {
+    for (const field of fields) {
+      const found = wordsOf(field.read(post));
+      for (const { word } of found) {
+        let number = known.get(word);
+        if (number === undefined) {
+          number = words.length;
+          known.set(word, number);
+          words.push(word);
+        }
+        tokens.push(number);
+      }
+      tokens.push(fieldEnd);
+      lengths[p]! += found.length * field.weight;
+    }
+    tokenStarts[p + 1] = tokens.length;
+  });
+  return sortWords(words, tokenStarts, Uint32Array.from(tokens), lengths, fields);
+}
+
+function sortWords(
+  words: readonly string[],
+  tokenStarts: Uint32Array,
+  tokens: Uint32Array,
+  lengths: Float32Array,
+  fields: readonly SearchField[],
+): TextIndex {
+  const order = Array.from(words, (_, w) => w).sort((a, b) => byCodeUnits(words[a]!, words[b]!));
+  const place = new Uint32Array(words.length);
+  order.forEach((w, i) => (place[w] = i));
+  for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
+  const vocabulary = order.map((w) => words[w]!);
+  return { vocabulary, ...postingsOf(words.length, tokenStarts, tokens, fields.map((field) => field.weight)), tokenStarts, tokens, lengths, ...means(lengths) };
+}
+
+function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLength'> {
+  let sum = 0;
+  for (const length of lengths) sum += length;
+  return { size: lengths.length, meanLength: sum / Math.max(1, lengths.length) };
+}
+
+function postingsOf(words: number, tokenStarts: Uint32Array, tokens: Uint32Array, fieldWeights: readonly number[]) {
+  const starts = new Uint32Array(words + 1);
+  const lastPost = new Int32Array(words).fill(-1);
+  const size = tokenStarts.length - 1;
+  for (let p = 0; p < size; p++) {
+    for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
+      const w = tokens[i]!;
+      if (w === fieldEnd || lastPost[w] === p) continue;
+      lastPost[w] = p;
+      starts[w + 1]!++;
+    }
+  }
+  for (let w = 0; w < words; w++) starts[w + 1]! += starts[w]!;
+  const posts = new Uint32Array(starts[words]!);
+  const weights = new Float32Array(starts[words]!);
+  const next = starts.slice(0, words);
+  lastPost.fill(-1);
+  for (let p = 0; p < size; p++) {
+    let field = 0;
+    for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
+      const w = tokens[i]!;
+      if (w === fieldEnd) {
+        field++;
+        continue;
+      }
+      if (lastPost[w] !== p) {
+        lastPost[w] = p;
+        posts[next[w]!++] = p;
+      }
+      weights[next[w]! - 1]! += fieldWeights[field]!;
+    }
+  }
+  return { starts, posts, weights };
+}
+
+/** The words that begin with a text: numbers from `first` up to `end`. Of one letter, only the word itself. */
+export function wordsBeginning(index: TextIndex, start: string): { first: number; end: number } {
+  const first = firstFrom(index.vocabulary, start);
+  if ([...start].length < 2) return { first, end: index.vocabulary[first] === start ? first + 1 : first };
+  // the highest code unit there is: no word that begins with `start` comes after it
+  return { first, end: firstFrom(index.vocabulary, `${start}\uffff`) };
+}
+
+function firstFrom(vocabulary: readonly string[], text: string): number {
+  let [low, high] = [0, vocabulary.length];
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (vocabulary[middle]! < text) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** A field's value as text to search: formatted text by its words, terms by their labels. */
+export function searchText(value: Post['values'][string] | undefined, type: string, labelOf: (slug: string) => string): string {
+  if (value === undefined || typeof value === 'boolean') return '';
+  if (Array.isArray(value)) return value.map(labelOf).join(' \u2028 ');
+  return type === 'html' ? plainText(String(value)) : String(value);
+}
