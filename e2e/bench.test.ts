@@ -36,10 +36,13 @@ test('from the list of sources to the lens on its bench', async () => {
   await browser.untilText('section[aria-label=Address]', 'of 480');
   expect(await matched()).toBe('480');
   expect(await browser.texts('nav[aria-label=Outline] [data-outline]')).toEqual([
+    'Search',
     'Habitat',
     'Kind of note',
     'Species group',
     'Place',
+    'Observed',
+    'Reading time',
     'Volunteers welcome',
   ]);
 });
@@ -170,10 +173,10 @@ test('by keyboard alone: walk the outline, move a facet, undo it', async () => {
   await row.sendKeys(Key.ARROW_DOWN);
   expect(await browser.run('return document.activeElement.dataset.row')).toBe('kind');
   await browser.driver.switchTo().activeElement().sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-  await browser.until('the page follows', async () => (await facetsOnPage())[0] === 'Kind of note');
+  await browser.until('the page follows', async () => (await facetsOnPage())[1] === 'Kind of note');
   expect(await browser.run('return document.activeElement.dataset.row')).toBe('kind');
   await browser.driver.switchTo().activeElement().sendKeys(Key.chord(Key.CONTROL, 'z'));
-  await browser.until('undone', async () => (await facetsOnPage())[0] === 'Habitat');
+  await browser.until('undone', async () => (await facetsOnPage())[1] === 'Habitat');
 });
 
 test('a facet can be deleted and brought back; the old address name keeps working after a rename', async () => {
@@ -239,7 +242,7 @@ test('publishing makes a numbered release and shows the line to paste', async ()
   };
   expect([results.release, results.facets.map((facet) => facet.key)]).toEqual([
     2,
-    ['habitat', 'kind', 'species', 'where', 'volunteers', 'tide-state'],
+    ['q', 'habitat', 'kind', 'species', 'where', 'observed', 'minutes', 'volunteers', 'tide-state'],
   ]);
   await browser.press('nav[aria-label=Releases] button', 'make it the draft');
   await browser.untilText('main [role=status]', 'Release 1 is the draft now');

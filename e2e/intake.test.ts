@@ -44,7 +44,7 @@ test('a file of one’s own becomes a source, its fields found, and a sensible l
   await browser.untilText('h1', 'Hill walks');
   const tray = await browser.text('main');
   expect(tray).toContain('7 fields on the tray');
-  expect(tray).toContain('3 would make good facets.');
+  expect(tray).toContain('5 would make good facets.');
   for (const words of [
     'terms in a tree',
     'terms, many each',
@@ -62,7 +62,7 @@ test('a file of one’s own becomes a source, its fields found, and a sensible l
     await browser.find('.ivy-card');
     return browser.texts('.ivy-facet-title');
   });
-  expect(facets).toEqual(['Region', 'Terrain', 'Dogs']);
+  expect(facets).toEqual(['Search', 'Region', 'Terrain', 'Dogs', 'Date']);
   await browser.inFrame(async () => (await browser.named('[data-facet=terrain] input', 'Steep')).sendKeys(Key.SPACE));
   await browser.untilSearch('?terrain=steep');
   await browser.until('15 of 30', async () => (await browser.text('[data-testid=matched]')) === '15');

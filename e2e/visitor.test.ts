@@ -109,6 +109,41 @@ test('by keyboard alone: tick, and remove the chip with Backspace', async () => 
   await browser.untilSearch('');
 });
 
+test('a search answers as one types, marks what matched, and is one step back', async () => {
+  const box = await browser.find('input[type=search]');
+  await box.sendKeys('ter');
+  await browser.untilSearch('?q=ter');
+  await box.sendKeys('n');
+  await browser.untilSearch('?q=tern');
+  await untilChips('“tern”');
+  expect(await browser.run('return document.activeElement.type')).toBe('search');
+  await browser.find('.ivy-mark');
+  await browser.driver.navigate().back();
+  await browser.untilSearch('');
+  await browser.until(
+    'the box is empty',
+    async () => (await browser.run('return document.querySelector("input[type=search]").value')) === '',
+  );
+});
+
+test('a misspelt search says what it took it for', async () => {
+  await browser.go(`${stage.site}/?q=oystercatchrs`);
+  await browser.untilText('.ivy-notices', '“oystercatchers” was searched for');
+  expect((await titles()).length).toBeGreaterThan(0);
+});
+
+test('a range of days and one of numbers narrow together, and the chips say it in words', async () => {
+  await browser.go(`${stage.site}/?observed=2026-03/2026-05&minutes=../5`);
+  await browser.untilSearch('?observed=2026-03-01/2026-05-31&minutes=../5');
+  await untilChips('1 Mar – 31 May 2026', 'up to 5');
+  const before = await browser.text('.ivy-count-line');
+  const to = await browser.find('[data-facet=minutes] label:nth-child(2) input');
+  await to.clear();
+  await to.sendKeys('3', Key.ENTER);
+  await browser.untilSearch('?observed=2026-03-01/2026-05-31&minutes=../3');
+  await browser.until('fewer notes', async () => (await browser.text('.ivy-count-line')) !== before);
+});
+
 test('what is in the address and not the lens’s stays, and old forms become canonical', async () => {
   await browser.go(`${stage.site}/?from=letter&habitat=reedbed&habitat=mudflat&sort=newest&page=0#notes`);
   await browser.untilSearch('?from=letter&habitat=mudflat,reedbed');

@@ -1,5 +1,15 @@
 import type { Answer, Bucket } from '../src/model/answer.js';
-import { defaultSort, isRange, isSearch, isSingle, isTerms, type Facet, type Lens, type RangeFacet, type SearchFacet } from '../src/model/lens.js';
+import {
+  defaultSort,
+  isRange,
+  isSearch,
+  isSingle,
+  isTerms,
+  type Facet,
+  type Lens,
+  type RangeFacet,
+  type SearchFacet,
+} from '../src/model/lens.js';
 import type { Collection, Post, Term, Value } from '../src/model/post.js';
 import { fieldWithRole } from '../src/model/post.js';
 import type { Query, Selection } from '../src/model/query.js';
@@ -153,13 +163,27 @@ function overlaps(lens: Lens, post: Post, facet: RangeFacet, selection: Selectio
 }
 
 function histogram(lens: Lens, facet: RangeFacet, posts: readonly Post[]): Expected['ranges'][string] {
-  const ends = posts.flatMap((post) => [endsOf(lens, post, facet) ?? []].filter((one) => one.length === 2)) as [string | number, string | number][];
+  const ends = posts.flatMap((post) => [endsOf(lens, post, facet) ?? []].filter((one) => one.length === 2)) as [
+    string | number,
+    string | number,
+  ][];
   if (ends.length === 0) return { bounds: null, buckets: [] };
   const low = ends.map(([start]) => start).reduce((a, b) => (b < a ? b : a));
   const high = ends.map(([, end]) => end).reduce((a, b) => (b > a ? b : a));
-  const whole = posts.every((post) => [facet.field, facet.endField].every((key) => key === undefined || typeof post.values[key] !== 'number' || Number.isInteger(post.values[key])));
-  const steps = facet.kind === 'date-range' ? daySteps(String(low), String(high)) : numberSteps(Number(low), Number(high), whole && allWhole);
-  const buckets = steps.map(({ from, to, next }) => ({ from, to, count: ends.filter(([start]) => start >= from && start < next).length }));
+  const whole = posts.every((post) =>
+    [facet.field, facet.endField].every(
+      (key) => key === undefined || typeof post.values[key] !== 'number' || Number.isInteger(post.values[key]),
+    ),
+  );
+  const steps =
+    facet.kind === 'date-range'
+      ? daySteps(String(low), String(high))
+      : numberSteps(Number(low), Number(high), whole && allWhole);
+  const buckets = steps.map(({ from, to, next }) => ({
+    from,
+    to,
+    count: ends.filter(([start]) => start >= from && start < next).length,
+  }));
   return { bounds: { from: low, to: high }, buckets };
 }
 
@@ -176,10 +200,14 @@ function daySteps(low: string, high: string): Step[] {
   const day = (text: string) => new Date(`${text}T00:00:00Z`);
   const text = (date: Date) => date.toISOString().slice(0, 10);
   const spread = (day(high).getTime() - day(low).getTime()) / 86_400_000;
-  const months = (Number(high.slice(0, 4)) - Number(low.slice(0, 4))) * 12 + Number(high.slice(5, 7)) - Number(low.slice(5, 7));
+  const months =
+    (Number(high.slice(0, 4)) - Number(low.slice(0, 4))) * 12 + Number(high.slice(5, 7)) - Number(low.slice(5, 7));
   const unit = spread < 62 ? 'day' : months < 72 ? 'month' : 'year';
   const steps: Step[] = [];
-  for (let at = day(unit === 'day' ? low : unit === 'month' ? `${low.slice(0, 7)}-01` : `${low.slice(0, 4)}-01-01`); text(at) <= high; ) {
+  for (
+    let at = day(unit === 'day' ? low : unit === 'month' ? `${low.slice(0, 7)}-01` : `${low.slice(0, 4)}-01-01`);
+    text(at) <= high;
+  ) {
     const next = new Date(at);
     if (unit === 'day') next.setUTCDate(next.getUTCDate() + 1);
     else if (unit === 'month') next.setUTCMonth(next.getUTCMonth() + 1);
@@ -194,9 +222,11 @@ function daySteps(low: string, high: string): Step[] {
 function numberSteps(low: number, high: number, whole: boolean): Step[] {
   if (!whole) throw new Error('The reference cuts whole numbers only.');
   let size = 1;
-  for (let i = 0; Math.floor(high / size) - Math.floor(low / size) + 1 > 20; i++) size = [1, 2, 5][i % 3]! * 10 ** Math.floor(i / 3);
+  for (let i = 0; Math.floor(high / size) - Math.floor(low / size) + 1 > 20; i++)
+    size = [1, 2, 5][i % 3]! * 10 ** Math.floor(i / 3);
   const steps: Step[] = [];
-  for (let from = Math.floor(low / size) * size; from <= high; from += size) steps.push({ from, to: from + size - 1, next: from + size });
+  for (let from = Math.floor(low / size) * size; from <= high; from += size)
+    steps.push({ from, to: from + size - 1, next: from + size });
   return steps;
 }
 
@@ -215,7 +245,10 @@ const vocabularies = new WeakMap<Collection, ReadonlySet<string>>();
 
 function vocabularyOf(collection: Collection, facet: SearchFacet): ReadonlySet<string> {
   if (!vocabularies.has(collection)) {
-    vocabularies.set(collection, new Set(collection.posts.flatMap((one) => wordsByField(collection, one, facet).flat())));
+    vocabularies.set(
+      collection,
+      new Set(collection.posts.flatMap((one) => wordsByField(collection, one, facet).flat())),
+    );
   }
   return vocabularies.get(collection)!;
 }
@@ -224,7 +257,11 @@ function cutWords(collection: Collection, post: Post, facet: SearchFacet): strin
   return facet.fields.map((key) => {
     const value = post.values[key];
     const labels = new Map(collection.taxonomies[key]?.map((term) => [term.slug, term.label]));
-    const text = Array.isArray(value) ? value.map((slug) => labels.get(slug)).join(' ') : typeof value === 'string' ? value : '';
+    const text = Array.isArray(value)
+      ? value.map((slug) => labels.get(slug)).join(' ')
+      : typeof value === 'string'
+        ? value
+        : '';
     return fold(text).match(/[\p{L}\p{N}\p{M}]+/gu) ?? [];
   });
 }
@@ -253,7 +290,10 @@ function meeting(word: string, all: ReadonlySet<string>, excluded: boolean): Rea
   const begin = [...all].filter((own) => (letters < 2 ? own === word : own.startsWith(word)));
   if (begin.length > 0 || excluded) return new Set(begin);
   const most = letters >= 8 ? 2 : letters >= 4 ? 1 : 0;
-  const near = [...all].map((own) => ({ own, distance: Math.abs(own.length - word.length) > most ? 9 : edits(word, own) }));
+  const near = [...all].map((own) => ({
+    own,
+    distance: Math.abs(own.length - word.length) > most ? 9 : edits(word, own),
+  }));
   const least = Math.min(...near.map(({ distance }) => distance));
   return new Set(least > most ? [] : near.filter(({ distance }) => distance === least).map(({ own }) => own));
 }
@@ -270,19 +310,27 @@ function relevance(collection: Collection, facet: SearchFacet, text: string): (p
   const title = fieldWithRole(collection.fields, 'title')?.key;
   const weights = facet.fields.map((key) => facet.weights[key] ?? (key === title ? 3 : 1));
   const all = vocabularyOf(collection, facet);
-  const length = (post: Post) => wordsByField(collection, post, facet).reduce((sum, words, f) => sum + words.length * weights[f]!, 0);
-  const mean = collection.posts.reduce((sum, post) => sum + length(post), 0) / Math.max(1, collection.posts.length) || 1;
+  const length = (post: Post) =>
+    wordsByField(collection, post, facet).reduce((sum, words, f) => sum + words.length * weights[f]!, 0);
+  const mean =
+    collection.posts.reduce((sum, post) => sum + length(post), 0) / Math.max(1, collection.posts.length) || 1;
   const positive = readWanted(text).filter((one) => !one.excluded);
   const times = (post: Post, words: ReadonlySet<string>) =>
-    wordsByField(collection, post, facet).reduce((sum, own, f) => sum + own.filter((word) => words.has(word)).length * weights[f]!, 0);
+    wordsByField(collection, post, facet).reduce(
+      (sum, own, f) => sum + own.filter((word) => words.has(word)).length * weights[f]!,
+      0,
+    );
   return (post) => {
     let [wholes, score] = [0, 0];
     for (const one of positive) {
       const words = one.phrase ? new Set(one.words) : meeting(one.words[0]!, all, false);
-      const met = (other: Post) => finds(collection, other, { ...facet, words: 'all' }, one.phrase ? `"${one.words.join(' ')}"` : one.words[0]!);
+      const met = (other: Post) =>
+        finds(collection, other, { ...facet, words: 'all' }, one.phrase ? `"${one.words.join(' ')}"` : one.words[0]!);
       if (!met(post)) continue;
       const having = collection.posts.filter(met).length;
-      const tf = one.phrase ? one.words.reduce((sum, word) => sum + times(post, new Set([word])), 0) : times(post, words);
+      const tf = one.phrase
+        ? one.words.reduce((sum, word) => sum + times(post, new Set([word])), 0)
+        : times(post, words);
       const inverse = Math.log(1 + (collection.posts.length - having + 0.5) / (having + 0.5));
       score += (inverse * tf * 2.2) / (tf + 1.2 * (1 - 0.75 + (0.75 * length(post)) / mean));
       if (one.phrase || times(post, new Set([one.words[0]!])) > 0) wholes++;
@@ -310,13 +358,20 @@ function sorted(collection: Collection, posts: readonly Post[], query: Query): P
     const ranked = posts.map((post) => ({ post, rank: rank(post) }));
     // equal to the last few bits is a tie: the two sums are added up in different orders
     const near = (a: number, b: number) => Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a));
-    ranked.sort((a, b) => b.rank[0] - a.rank[0] || (near(a.rank[1], b.rank[1]) ? 0 : b.rank[1] - a.rank[1]) || (a.post.id < b.post.id ? -1 : 1));
+    ranked.sort(
+      (a, b) =>
+        b.rank[0] - a.rank[0] ||
+        (near(a.rank[1], b.rank[1]) ? 0 : b.rank[1] - a.rank[1]) ||
+        (a.post.id < b.post.id ? -1 : 1),
+    );
     return ranked.map(({ post }) => post);
   }
   const option = named ?? defaultSort(lens);
   if (!option || option.by !== 'field') return byPublished(collection).filter((post) => posts.includes(post));
   const sign = option.order === 'asc' ? 1 : -1;
-  return [...posts].sort((a, b) => compare(a.values[option.field], b.values[option.field], sign) || (a.id < b.id ? -1 : 1));
+  return [...posts].sort(
+    (a, b) => compare(a.values[option.field], b.values[option.field], sign) || (a.id < b.id ? -1 : 1),
+  );
 }
 
 function compare(a: Value | undefined, b: Value | undefined, sign: 1 | -1): number {

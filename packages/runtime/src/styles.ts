@@ -53,6 +53,20 @@ const sheet = `@layer ivy {
 :where(.ivy-button[aria-pressed=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
 :where(.ivy-frame .ivy-button[aria-pressed=true],.ivy-frame .ivy-button[aria-pressed=true] .ivy-count){color:var(--ivy-on-accent)}
 :where(.ivy-select,.ivy-sort select){width:100%;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
+:where(.ivy-input){width:100%;min-width:0;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
+:where(.ivy-search){position:relative}
+:where(.ivy-search .ivy-input){padding-inline-end:38px}
+:where(.ivy-search .ivy-input)::-webkit-search-cancel-button{display:none}
+:where(.ivy-search-clear){position:absolute;inset-block:0;inset-inline-end:0;width:38px;border:0;background:none;cursor:pointer;display:grid;place-items:center}
+:where(.ivy-histogram){display:flex;align-items:end;gap:2px;height:46px;margin-bottom:8px;border-bottom:1px solid var(--ivy-line)}
+:where(.ivy-histogram span){flex:1;background:var(--ivy-rule);border-radius:1px 1px 0 0}
+:where(.ivy-histogram .ivy-bar-in){background:var(--ivy-accent)}
+:where(.ivy-ends){display:grid;grid-template-columns:1fr 1fr;gap:8px}
+:where(.ivy-end){display:grid;gap:3px;min-width:0}
+:where(.ivy-end span){font-size:.85em;color:var(--ivy-ink-2)}
+:where(.ivy-notices p){margin:0 0 14px;color:var(--ivy-ink-2)}
+:where(.ivy-mark){background:var(--ivy-chip);color:inherit;border-radius:2px}
+@media (pointer:coarse){:where(.ivy-input){min-height:44px}}
 :where(.ivy-head){display:grid;gap:14px;margin-bottom:16px}
 :where(.ivy-chips){display:flex;flex-wrap:wrap;gap:8px;align-items:center}
 :where(.ivy-chip){display:inline-flex;align-items:center;gap:8px;min-height:30px;padding:0 12px;border:0;border-radius:20px;background:var(--ivy-chip);cursor:pointer}

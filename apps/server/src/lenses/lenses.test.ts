@@ -31,10 +31,12 @@ test('without a config one is proposed from the fields', async () => {
   const { status, body } = await server.ask('POST', '/api/v1/lenses', { name: 'Proposed', source: 'notes' });
   expect(status).toBe(201);
   expect(body.draft.facets.map((facet: { field: string; kind: string }) => [facet.field, facet.kind])).toEqual([
+    [undefined, 'search'],
     ['habitat', 'checkboxes'],
     ['place', 'tree'],
     ['kind', 'checkboxes'],
     ['open', 'radios'],
+    ['published', 'date-range'],
   ]);
 });
 

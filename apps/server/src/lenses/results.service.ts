@@ -4,6 +4,7 @@ import {
   parameterNames,
   readAddress,
   settingsOf,
+  zoneDays,
   type Answer,
   type Lens,
   type MatchEffect,
@@ -52,7 +53,11 @@ export class ResultsService {
   async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
     const kept = await this.keeper.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
-    return { kept, posts, etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}"` };
+    return {
+      kept,
+      posts,
+      etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
+    };
   }
 
   results({ kept, posts }: Ready, address: string): Results {
@@ -76,6 +81,18 @@ export class ResultsService {
   }
 }
 
+/** A lens that shuffles, or whose addresses may say “the last 30 days”, answers differently from day to day. */
+function dayTag(lens: Lens): string {
+  const shuffles = lens.sort.options.some((option) => option.by === 'shuffle');
+  const rolls = lens.facets.some((facet) => facet.kind === 'date-range');
+  return shuffles || rolls ? `.d${dayIn(lens)}` : '';
+}
+
+/** Today in the lens's zone, as a day number. */
+function dayIn(lens: Lens): number {
+  return zoneDays(lens.zone).dayAt(Date.now());
+}
+
 function settings(lens: Lens, { index }: KeptIndex): Settings {
   return settingsOf(lens, index.fields, parameterNames(lens).keys());
 }
@@ -90,7 +107,7 @@ function resultsOf(slug: string, release: number | null, lens: Lens, { index }: 
   }
   const start = performance.now();
   const { query, notices } = readAddress(address, lens, index);
-  const found = answer(index, query, notices);
+  const found = answer(index, { ...query, seed: String(dayIn(lens)) }, notices);
   const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
   return { lens: slug, release, ...found, tookMs };
 }

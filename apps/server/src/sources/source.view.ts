@@ -38,12 +38,12 @@ export class TermView {
 }
 
 /** All terms of a column, depth first in given order. */
-export function termViews({ terms, postStarts }: TermColumn): TermView[] {
+export function termViews({ terms, sizes }: TermColumn): TermView[] {
   return terms.map(({ slug, label, parent, hidden = false, aliases = [] }, t) => ({
     slug,
     label,
     parent,
-    count: postStarts[t + 1]! - postStarts[t]!,
+    count: sizes[t]!,
     hidden,
     aliases,
   }));

@@ -12,7 +12,7 @@ import { AddressStrip } from './address-strip.js';
 import { benchReducer, startBench } from './bench-state.js';
 import { changesBetween } from './changes.js';
 import { Desk } from './desk.js';
-import { addFacet, changeFacet, huesOf, moveFacet, removeFacet } from './edits.js';
+import { addFacet, placeSearch, changeFacet, huesOf, moveFacet, removeFacet } from './edits.js';
 import { Outline } from './outline.js';
 import { ResultsWiring } from './results-wiring.js';
 import { Thread } from './thread.js';
@@ -45,7 +45,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const navigate = useNavigate();
   const { search } = useLocation();
   const address = search.replace(/^\?/, '');
-  const [state, dispatch] = useReducer(benchReducer, loaded.draft, startBench);
+  const [state, dispatch] = useReducer(benchReducer, loaded.draft, (draft) => startBench(draft, address));
   const { lens, focus } = state;
   const frame = useRef<HTMLIFrameElement>(null);
   const stage = useRef<HTMLDivElement>(null);
@@ -167,6 +167,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             })
           }
           onAdd={add}
+          onAddSearch={() => {
+            const added = placeSearch(lens, source.fields);
+            if (added) dispatch({ type: 'edit', lens: added.lens, focus: added.key });
+          }}
         />
         <Desk slug={slug} name={loaded.name} frame={frame} onLayout={relayout} />
         {facet && (

@@ -1,4 +1,5 @@
-import type { Lens } from '@ivy/core';
+import { isSearch, type Lens } from '@ivy/core';
+import { tokensOf } from './address-tokens.js';
 
 /** Steps that can be taken back. */
 const stepsKept = 200;
@@ -22,8 +23,11 @@ export type BenchAction =
   /** Another draft takes its place, such as the one someone else saved. */
   | { type: 'load'; lens: Lens };
 
-export function startBench(lens: Lens): BenchState {
-  return { lens, past: [], future: [], lastTopic: null, focus: lens.facets[0]?.key ?? null };
+/** @param address  a facet that it chooses from is taken in hand first */
+export function startBench(lens: Lens, address = ''): BenchState {
+  const addressed = tokensOf(address, lens).find((token) => token.facet !== null)?.facet;
+  const first = lens.facets.find((facet) => !isSearch(facet)) ?? lens.facets[0];
+  return { lens, past: [], future: [], lastTopic: null, focus: addressed ?? first?.key ?? null };
 }
 
 export function benchReducer(state: BenchState, action: BenchAction): BenchState {

@@ -1,4 +1,4 @@
-import { isSwitch, type Facet, type Lens } from '@ivy/core';
+import { fieldsOf, isSearch, isTerms, type Facet, type Lens, type TermFacet } from '@ivy/core';
 
 /** One thing that visitors would find different. */
 export interface Change {
@@ -17,6 +17,9 @@ const kindNames: Record<Facet['kind'], string> = {
   buttons: 'buttons',
   tree: 'tree',
   switch: 'switch',
+  search: 'search',
+  'date-range': 'range of days',
+  'number-range': 'range of numbers',
 };
 
 /** What differs between two states of a lens, in visitors' terms. */
@@ -47,12 +50,12 @@ export function changesBetween(before: Lens, after: Lens): Change[] {
         after: 'gone',
       });
   }
-  const order = (lens: Lens) =>
-    lens.facets
-      .map((facet) => facet.field)
-      .filter((field) => before.facets.some((f) => f.field === field) && after.facets.some((f) => f.field === field));
-  if (order(before).join('\n') !== order(after).join('\n'))
+  const reads = (facet: Facet) => fieldsOf(facet).join(' ');
+  const order = (lens: Lens, other: Lens) =>
+    lens.facets.map(reads).filter((one) => other.facets.some((facet) => reads(facet) === one));
+  if (order(before, after).join('\n') !== order(after, before).join('\n')) {
     changes.push({ facet: null, title: 'The facets stand in another order' });
+  }
   changes.push(...listingChanges(before, after));
   return changes;
 }
@@ -76,25 +79,47 @@ function facetChanges(was: Facet, is: Facet): Change[] {
       was.visible ? 'shown' : 'hidden',
       is.visible ? 'shown' : 'hidden',
     );
-  if (was.counts !== is.counts)
-    add(
-      is.counts ? `${name} shows counts` : `${name} shows no counts`,
-      was.counts ? 'with counts' : 'no counts',
-      is.counts ? 'with counts' : 'no counts',
-    );
-  if (was.zero !== is.zero) add(`${name} treats terms with no posts another way`, was.zero, is.zero);
-  if (isSwitch(was) || isSwitch(is)) return changes;
-  if (was.match !== is.match)
-    add(
-      `${name} takes posts with ${is.match === 'all' ? 'all' : 'any'} of the ticked terms`,
-      `${was.match} ticked`,
-      `${is.match} ticked`,
-    );
+  if (isSearch(was) && isSearch(is)) {
+    if (was.words !== is.words)
+      add(`${name} finds posts with ${is.words} of the words`, `${was.words} words`, `${is.words} words`);
+    if (was.fields.join() !== is.fields.join())
+      add(`${name} looks in other fields`, was.fields.join(', '), is.fields.join(', '));
+  }
+  if ('counts' in was && 'counts' in is) changes.push(...countChanges(name, was, is));
+  if (!isTerms(was) || !isTerms(is)) return changes;
+  if (was.match !== is.match) {
+    const all = is.match === 'all' ? 'all' : 'any';
+    add(`${name} takes posts with ${all} of the ticked terms`, `${was.match} ticked`, `${is.match} ticked`);
+  }
   if (was.order !== is.order) add(`${name} lists its terms in another order`, was.order, is.order);
   const gone = is.hide.filter((term) => !was.hide.includes(term));
   const back = was.hide.filter((term) => !is.hide.includes(term));
   if (gone.length > 0) add(`${name} no longer lists ${listOf(gone)}`);
   if (back.length > 0) add(`${name} lists ${listOf(back)} again`);
+  return changes;
+}
+
+type Counting = Pick<TermFacet, 'key' | 'counts' | 'zero'>;
+
+function countChanges(name: string, was: Counting, is: Counting): Change[] {
+  const changes: Change[] = [];
+  const words = (counts: boolean) => (counts ? 'with counts' : 'no counts');
+  if (was.counts !== is.counts) {
+    changes.push({
+      facet: is.key,
+      title: `${name} shows ${is.counts ? '' : 'no '}counts`,
+      before: words(was.counts),
+      after: words(is.counts),
+    });
+  }
+  if (was.zero !== is.zero) {
+    changes.push({
+      facet: is.key,
+      title: `${name} treats terms with no posts another way`,
+      before: was.zero,
+      after: is.zero,
+    });
+  }
   return changes;
 }
 
@@ -119,7 +144,7 @@ function listingChanges(before: Lens, after: Lens): Change[] {
 }
 
 function nameOf(facet: Facet): string {
-  return facet.label || facet.field;
+  return facet.label || fieldsOf(facet).join(', ');
 }
 
 function listOf(terms: readonly string[]): string {

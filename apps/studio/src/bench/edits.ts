@@ -1,6 +1,8 @@
 import {
-  isSwitch,
+  fieldsOf,
+  isTerms,
   proposeFacet,
+  proposeSearch,
   readLens,
   SlugMaker,
   type Facet,
@@ -37,12 +39,26 @@ function keepHues(lens: Lens): Lens {
 
 /** Puts a facet for a field at the end, of the kind that suits it. */
 export function addFacet(lens: Lens, field: FieldDescription): { lens: Lens; key: string } {
+  const proposed = proposeFacet(field, keysIn(lens));
+  const facet = withDefaults(proposed);
+  return { lens: keepHues({ ...lens, facets: [...lens.facets, facet] }), key: facet.key };
+}
+
+/** Puts a search before all other facets. */
+export function placeSearch(lens: Lens, fields: readonly FieldDescription[]): { lens: Lens; key: string } | null {
+  const [proposed] = proposeSearch(fields, keysIn(lens));
+  if (!proposed) return null;
+  const facet = withDefaults(proposed);
+  const kept = keepHues(lens);
+  return { lens: keepHues({ ...kept, facets: [facet, ...kept.facets] }), key: facet.key };
+}
+
+/** A maker of address names that no part of the lens has or had. */
+function keysIn(lens: Lens): SlugMaker {
   const keys = new SlugMaker();
   for (const name of [lens.address.sort, lens.address.page]) keys.keep(name);
   for (const facet of lens.facets) for (const name of [facet.key, ...facet.aliases]) keys.keep(name);
-  const proposed = proposeFacet(field, keys);
-  const facet = withDefaults(proposed);
-  return { lens: keepHues({ ...lens, facets: [...lens.facets, facet] }), key: facet.key };
+  return keys;
 }
 
 /** Fills a facet's defaults from the one definition all share. */
@@ -84,7 +100,7 @@ export function changeKind(lens: Lens, key: string, kind: FacetKind): Lens {
 }
 
 function ofKind(facet: Facet, kind: FacetKind): Facet {
-  const next: Record<string, unknown> = { ...withDefaults({ key: facet.key, field: facet.field, kind }) };
+  const next: Record<string, unknown> = { ...withDefaults({ key: facet.key, field: fieldsOf(facet)[0] ?? '', kind }) };
   for (const [name, value] of Object.entries(facet)) {
     if (name !== 'kind' && (name in next || name === 'hue')) next[name] = value;
   }
@@ -108,7 +124,7 @@ export function renameFacet(lens: Lens, key: string, name: string): Lens {
 /** Hides a term from visitors, or shows it again. */
 export function toggleTerm(lens: Lens, key: string, term: string): Lens {
   const facet = lens.facets.find((one) => one.key === key);
-  if (!facet || isSwitch(facet)) return lens;
+  if (!facet || !isTerms(facet)) return lens;
   const hide = facet.hide.includes(term) ? facet.hide.filter((slug) => slug !== term) : [...facet.hide, term];
   return changeFacet(lens, key, { hide });
 }

@@ -1,4 +1,13 @@
-import { suitableFields, type Answer, type FieldDescription, type Lens } from '@ivy/core';
+import {
+  facetLabel,
+  fieldsOf,
+  isSearch,
+  searchableFields,
+  suitableFields,
+  type Answer,
+  type FieldDescription,
+  type Lens,
+} from '@ivy/core';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Plus, TriangleAlert } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { ApiProblem } from '../api/api.js';
@@ -15,11 +24,27 @@ interface Props {
   onMove: (key: string, by: -1 | 1) => void;
   onEye: (key: string) => void;
   onAdd: (field: FieldDescription) => void;
+  onAddSearch: () => void;
 }
 
 /** The parts of the lens in order, read like a contents page. */
-export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, onMove, onEye, onAdd }: Props) {
-  const unused = suitableFields(fields).filter((field) => !lens.facets.some((facet) => facet.field === field.key));
+export function Outline({
+  lens,
+  fields,
+  answer,
+  hues,
+  focus,
+  problem,
+  onFocus,
+  onMove,
+  onEye,
+  onAdd,
+  onAddSearch,
+}: Props) {
+  const unused = suitableFields(fields).filter(
+    (field) => !lens.facets.some((facet) => !isSearch(facet) && fieldsOf(facet).includes(field.key)),
+  );
+  const canSearch = !lens.facets.some(isSearch) && searchableFields(fields).length > 0;
   const chosen = new Map(
     answer?.facets.map((facet) => [facet.key, [facet.selected].flat().filter((value) => value !== null).length]),
   );
@@ -49,7 +74,7 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
         {lens.facets.map((facet, i) => {
           const hue = hues.get(facet.key)!;
           const inHand = facet.key === focus;
-          const label = facet.label || fields.find((field) => field.key === facet.field)?.label || facet.key;
+          const label = facetLabel(facet, fields);
           const bad = problem?.errors.some((error) => error.pointer.startsWith(`/config/facets/${i}/`));
           return (
             <li
@@ -119,26 +144,37 @@ export function Outline({ lens, fields, answer, hues, focus, problem, onFocus, o
           </span>
         </h2>
         <ul>
+          {canSearch && <AddRow name="search" fact="in the words" onAdd={onAddSearch} />}
           {unused.map((field) => (
-            <li key={field.key}>
-              <button
-                type="button"
-                className="flex h-[27px] w-full items-center gap-2 px-3.5 text-start hover:bg-sunk"
-                onClick={() => onAdd(field)}
-              >
-                <Plus size={14} className="shrink-0 text-ivy" />
-                <span className="mono truncate text-[12.5px]">{field.key}</span>
-                <span className="leader" aria-hidden="true" />
-                <span className="shrink-0 text-[12.5px] text-ink-3">
-                  {field.type === 'boolean' ? 'yes, no' : `${field.distinct} terms`}
-                </span>
-              </button>
-            </li>
+            <AddRow key={field.key} name={field.key} fact={factOf(field)} onAdd={() => onAdd(field)} />
           ))}
         </ul>
       </div>
     </nav>
   );
+}
+
+function AddRow({ name, fact, onAdd }: { name: string; fact: string; onAdd: () => void }) {
+  return (
+    <li>
+      <button
+        type="button"
+        className="flex h-[27px] w-full items-center gap-2 px-3.5 text-start hover:bg-sunk"
+        onClick={onAdd}
+      >
+        <Plus size={14} className="shrink-0 text-ivy" />
+        <span className="mono truncate text-[12.5px]">{name}</span>
+        <span className="leader" aria-hidden="true" />
+        <span className="shrink-0 text-[12.5px] text-ink-3">{fact}</span>
+      </button>
+    </li>
+  );
+}
+
+function factOf(field: FieldDescription): string {
+  if (field.type === 'boolean') return 'yes, no';
+  if (field.type === 'number') return 'numbers';
+  return field.type === 'date' || field.type === 'datetime' ? 'days' : `${field.distinct} terms`;
 }
 
 function MoveButton({

@@ -1,4 +1,4 @@
-import { isSwitch, type Facet } from '@ivy/core';
+import { isTerms, type SwitchFacet, type TermFacet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { useState } from 'react';
 import useSWR from 'swr';
@@ -11,7 +11,7 @@ const firstTerms = 60;
 
 interface Props {
   source: string;
-  facet: Facet;
+  facet: TermFacet | SwitchFacet;
   /** Slugs chosen in the address. */
   chosen: readonly string[];
   onEye: (term: string) => void;
@@ -28,7 +28,7 @@ export function TermsList({ source, facet, chosen, onEye }: Props) {
   if (terms.length === 0) return <p className="text-ink-2">No post has a value here.</p>;
   const most = Math.max(1, ...terms.map((term) => term.count));
   const depths = depthsOf(terms);
-  const hide = isSwitch(facet) ? [] : facet.hide;
+  const hide = isTerms(facet) ? facet.hide : [];
   return (
     <>
       <ul aria-label="Terms">
@@ -49,7 +49,7 @@ export function TermsList({ source, facet, chosen, onEye }: Props) {
                 aria-hidden="true"
               />
               <span className="w-8 text-end text-ink-2">{figure(term.count)}</span>
-              {!isSwitch(facet) && (
+              {isTerms(facet) && (
                 <button
                   type="button"
                   className="grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink"

@@ -7,7 +7,14 @@ import { readAddress } from './read.js';
 import { writeAddress } from './write.js';
 
 const index = buildIndex({
-  fields: [field('habitat', 'terms', { tree: true }), field('kind', 'terms'), field('open', 'boolean')],
+  fields: [
+    field('habitat', 'terms', { tree: true }),
+    field('kind', 'terms'),
+    field('open', 'boolean'),
+    field('seen', 'date'),
+    field('minutes', 'number'),
+    field('title', 'text'),
+  ],
   taxonomies: {
     habitat: [
       { slug: 'shore', label: 'Shore', parent: null },
@@ -26,6 +33,9 @@ const lens = lensOf({
     { key: 'habitat', kind: 'tree', field: 'habitat', aliases: ['zone'] },
     { key: 'kind', kind: 'radios', field: 'kind' },
     { key: 'open', kind: 'switch', field: 'open' },
+    { key: 'q', kind: 'search', fields: ['title'] },
+    { key: 'seen', kind: 'date-range', field: 'seen' },
+    { key: 'minutes', kind: 'number-range', field: 'minutes' },
   ],
   sort: {
     options: [
@@ -35,7 +45,8 @@ const lens = lensOf({
     default: 'b',
   },
 });
-const read = (address: string) => readAddress(address, lens, index);
+const now = Date.UTC(2026, 2, 31, 12);
+const read = (address: string) => readAddress(address, lens, index, now);
 const canonical = (address: string) => writeAddress(read(address).query);
 const codes = (address: string) => read(address).notices.map((notice) => notice.code);
 
@@ -64,6 +75,18 @@ test('any text at all is read, and its canonical form is stable', () => {
       '&',
       ',',
       'mudflat',
+      'q',
+      'seen',
+      'minutes',
+      '2026',
+      '-03',
+      '/',
+      '..',
+      'P3D',
+      '0.5',
+      '"',
+      '-a',
+      'x'.repeat(120),
       'mud',
       'shore',
       'yes',
@@ -123,6 +146,20 @@ test.each([
   ['page=3', 'page=3', []],
   ['page=0', '', ['page-clamped']],
   ['page=two', '', ['page-clamped']],
+  ['q=little+tern', 'q=little+tern', []],
+  ['q=+a,b++%22c+d%22+', 'q=a,b+%22c+d%22', []],
+  ['q=%21', '', []],
+  ['seen=2026-03', 'seen=2026-03-01/2026-03-31', []],
+  ['seen=P30D', 'seen=2026-03-02/2026-03-31', []],
+  ['seen=2026-05/2026-03', 'seen=2026-03-01/2026-05-31', ['range-reversed']],
+  ['seen=soon', '', ['bad-date']],
+  ['seen=2025&seen=2026', 'seen=2025-01-01/2025-12-31', ['single-choice']],
+  ['minutes=5/10', 'minutes=5/10', []],
+  ['minutes=5/', 'minutes=5/..', []],
+  ['minutes=../-0.50', 'minutes=../-0.5', []],
+  ['minutes=10/5', 'minutes=5/10', ['range-reversed']],
+  ['minutes=7', 'minutes=7/7', []],
+  ['minutes=ten', '', ['bad-number']],
   ['page=2&open=no&kind=survey&habitat=reedbed&sort=a', 'habitat=reedbed&kind=survey&open=no&sort=a&page=2', []],
 ])('%s is read as %s', (address, expected, notices) => {
   expect(canonical(address)).toBe(expected);

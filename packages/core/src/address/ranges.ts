@@ -2,7 +2,12 @@ import { isReversed, readInterval } from '../dates/interval.js';
 import type { Notice, Selection } from '../model/query.js';
 
 /** Reads the days of a date range; of several values the first that can be read. */
-export function readDays(key: string, found: readonly string[], today: number, notices: Notice[]): Selection | undefined {
+export function readDays(
+  key: string,
+  found: readonly string[],
+  today: number,
+  notices: Notice[],
+): Selection | undefined {
   return firstReadable(key, found, notices, 'bad-date', (value) => {
     const interval = readInterval(value, today);
     if (!interval) return undefined;
@@ -35,7 +40,12 @@ function firstReadable(
   let selection: Selection | undefined;
   for (const value of found) {
     if (selection) {
-      notices.push({ code: 'single-choice', facet: key, value, text: `“${key}” takes one range, so “${value}” was passed over.` });
+      notices.push({
+        code: 'single-choice',
+        facet: key,
+        value,
+        text: `“${key}” takes one range, so “${value}” was passed over.`,
+      });
       continue;
     }
     selection = read(value);

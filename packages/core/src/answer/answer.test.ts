@@ -32,7 +32,12 @@ test('the steps of a histogram add up to the posts with a value', () => {
       const all = answer(buildIndex(collection), bare);
       for (const facet of all.facets) {
         if (!('buckets' in facet)) continue;
-        const keys = facet.key === 'seen' ? ['seen'] : JSON.stringify(query.lens).includes('endField') ? ['minutes', 'until'] : ['minutes'];
+        const keys =
+          facet.key === 'seen'
+            ? ['seen']
+            : JSON.stringify(query.lens).includes('endField')
+              ? ['minutes', 'until']
+              : ['minutes'];
         const valued = all.items.filter((item) => keys.some((key) => item.fields[key] !== undefined));
         expect(facet.buckets.reduce((sum, bucket) => sum + bucket.count, 0)).toBe(valued.length);
       }

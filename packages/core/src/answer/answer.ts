@@ -2,7 +2,16 @@ import { writeAddress } from '../address/write.js';
 import { andBits, countBits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer, Way } from '../model/answer.js';
-import { defaultSort, isSearch, isSingle, isTerms, type Facet, type Lens, type SearchFacet, type SortOption } from '../model/lens.js';
+import {
+  defaultSort,
+  isSearch,
+  isSingle,
+  isTerms,
+  type Facet,
+  type Lens,
+  type SearchFacet,
+  type SortOption,
+} from '../model/lens.js';
 import type { Notice, Query } from '../model/query.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
@@ -99,7 +108,12 @@ function searchIn(index: PostIndex, query: Query): Found | null {
   for (const facet of query.lens.facets) {
     const selection = query.selections[facet.key];
     if (!isSearch(facet) || selection?.type !== 'search') continue;
-    return { facet, fields: facet.fields, text: textIndexOf(index, facet), found: searchOf(index, facet, selection.text) };
+    return {
+      facet,
+      fields: facet.fields,
+      text: textIndexOf(index, facet),
+      found: searchOf(index, facet, selection.text),
+    };
   }
   return null;
 }

@@ -2,8 +2,18 @@ import { dayText } from '../dates/calendar.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { TermColumn } from '../index/term-column.js';
 import type { Bucket, FacetAnswer, Option } from '../model/answer.js';
-import { isRange, isSearch, isSwitch, type Facet, type Lens, type RangeFacet, type SwitchFacet, type TermFacet } from '../model/lens.js';
+import {
+  isRange,
+  isSearch,
+  isSwitch,
+  type Facet,
+  type Lens,
+  type RangeFacet,
+  type SwitchFacet,
+  type TermFacet,
+} from '../model/lens.js';
 import type { Selection } from '../model/query.js';
+import { facetLabel } from '../lens/label.js';
 import type { Counted } from './counting.js';
 import { drawOptions, type ShownTerms } from './options.js';
 import { daySteps, histogramOf, numberSteps, rangeColumns } from './range-parts.js';
@@ -25,7 +35,7 @@ export function facetAnswer(
   selection: Selection | undefined,
   under: Counted,
 ): FacetAnswer {
-  const label = facet.label || ownLabel(index, facet);
+  const label = facetLabel(facet, index.fields);
   if (isSearch(facet)) {
     const selected = selection?.type === 'search' ? selection.text : null;
     return { key: facet.key, kind: 'search', label, visible: facet.visible, selected };
@@ -35,10 +45,6 @@ export function facetAnswer(
   const counts = under.terms(column, scopeCounts);
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
   return termAnswer(facet, label, selection, column, shown!, counts);
-}
-
-function ownLabel(index: PostIndex, facet: Facet): string {
-  return isSearch(facet) ? facet.key : (index.field(facet.field)?.label ?? facet.key);
 }
 
 function termAnswer(
@@ -90,7 +96,11 @@ function rangeAnswer(
   const { key, visible } = facet;
   if (facet.kind === 'date-range') {
     const found = histogramOf(columns, under.set, daySteps);
-    const day = (bucket: Bucket<number>) => ({ from: dayText(bucket.from), to: dayText(bucket.to), count: bucket.count });
+    const day = (bucket: Bucket<number>) => ({
+      from: dayText(bucket.from),
+      to: dayText(bucket.to),
+      count: bucket.count,
+    });
     return {
       key,
       kind: 'date-range',

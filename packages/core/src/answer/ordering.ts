@@ -51,7 +51,11 @@ export function pageOf(index: PostIndex, matched: Bits, ordering: Ordering, star
     case 'shuffle': {
       const posts = listBits(matched);
       const places = Float64Array.from(posts, (post) => mixed(`${ordering.seed} ${index.posts[post]!.id}`));
-      const first = firstOf(posts.length, start + size, (a, b) => places[a]! - places[b]! || byCodeUnits(index.posts[posts[a]!]!.id, index.posts[posts[b]!]!.id));
+      const first = firstOf(
+        posts.length,
+        start + size,
+        (a, b) => places[a]! - places[b]! || byCodeUnits(index.posts[posts[a]!]!.id, index.posts[posts[b]!]!.id),
+      );
       return first.slice(start).map((i) => posts[i]!);
     }
   }

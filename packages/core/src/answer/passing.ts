@@ -12,7 +12,8 @@ import { rangeColumns } from './range-parts.js';
 
 /** The posts whose values meet what is chosen in a facet. The set may be one the index keeps: it must not be changed. */
 export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: Selection): Bits {
-  if (isSearch(facet)) return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : emptyBits(index.size);
+  if (isSearch(facet))
+    return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : emptyBits(index.size);
   if (isRange(facet)) {
     const { start, end } = rangeColumns(index, lens, facet);
     const [from, to] = endsOf(selection);

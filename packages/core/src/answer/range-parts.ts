@@ -82,7 +82,11 @@ export interface Histogram {
  * Least and greatest value of a set of posts, and how many have each step between. Every post with a value is counted
  * once: a span where it starts.
  */
-export function histogramOf({ start, end }: RangeColumns, set: Bits, steps: (low: number, high: number) => Steps): Histogram | null {
+export function histogramOf(
+  { start, end }: RangeColumns,
+  set: Bits,
+  steps: (low: number, high: number) => Steps,
+): Histogram | null {
   const list = countBits(set) * 16 < start.size ? listBits(set) : null;
   const low = list ? least(start, list) : firstIn(start, set);
   const high = list ? greatest(end, list) : lastIn(end, set);
@@ -125,7 +129,10 @@ function countPlaces(
   }
 }
 
-const placed = new WeakMap<SortedColumn, Map<string, { places: Float64Array; all?: { first: number; counts: Uint32Array } }>>();
+const placed = new WeakMap<
+  SortedColumn,
+  Map<string, { places: Float64Array; all?: { first: number; counts: Uint32Array } }>
+>();
 
 /** The step of every post, worked out once a way of cutting and kept. */
 function placesOf(column: SortedColumn, cut: Steps): Float64Array {

@@ -56,6 +56,10 @@ function readPeriod(text: string): { first: number; last: number } | null {
 function lastPeriod(n: number, unit: string, today: number): Interval | null {
   if (n === 0) return null;
   const from =
-    unit === 'D' ? today - n + 1 : unit === 'W' ? today - 7 * n + 1 : monthsBefore(today, unit === 'M' ? n : 12 * n) + 1;
+    unit === 'D'
+      ? today - n + 1
+      : unit === 'W'
+        ? today - 7 * n + 1
+        : monthsBefore(today, unit === 'M' ? n : 12 * n) + 1;
   return { from: dayText(from), to: dayText(today) };
 }

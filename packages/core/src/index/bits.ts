@@ -119,4 +119,3 @@ export function eachBit(bits: Bits, visit: (post: number) => boolean | void): vo
     }
   }
 }
-

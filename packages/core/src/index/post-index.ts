@@ -50,7 +50,9 @@ export class PostIndex implements Vocabulary {
 
   /** Post numbers in the order of a field. */
   order(key: string, direction: 'asc' | 'desc'): Uint32Array {
-    return this.#once(`${direction} ${key}`, () => orderBy(this.posts, this.#field(key), direction, this.#taxonomies[key]));
+    return this.#once(`${direction} ${key}`, () =>
+      orderBy(this.posts, this.#field(key), direction, this.#taxonomies[key]),
+    );
   }
 
   /**
@@ -130,5 +132,14 @@ export function buildIndex(collection: Collection): PostIndex {
 }
 
 function unknownField(key: string): Field {
-  return { key, label: '', type: 'text', role: null, multiple: false, tree: false, separator: null, pathSeparator: null };
+  return {
+    key,
+    label: '',
+    type: 'text',
+    role: null,
+    multiple: false,
+    tree: false,
+    separator: null,
+    pathSeparator: null,
+  };
 }

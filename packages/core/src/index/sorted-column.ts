@@ -91,4 +91,3 @@ export function upperBound(sorted: Float64Array, value: number): number {
   }
   return low;
 }
-

@@ -177,7 +177,12 @@ function countOne(values: Uint16Array | Uint32Array, list: Uint32Array, counts: 
   }
 }
 
-function countMany(starts: Uint32Array, values: Uint16Array | Uint32Array, list: Uint32Array, counts: Uint32Array): void {
+function countMany(
+  starts: Uint32Array,
+  values: Uint16Array | Uint32Array,
+  list: Uint32Array,
+  counts: Uint32Array,
+): void {
   for (let i = 0; i < list.length; i++) {
     const post = list[i]!;
     const end = starts[post + 1]!;

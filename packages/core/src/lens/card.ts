@@ -4,7 +4,10 @@ import { fieldWithRole, type Field } from '../model/post.js';
 /** What a card shows: the lens's own parts, or, while it has none, what the fields' roles suggest. */
 export function cardParts(lens: Lens, fields: readonly Field[]): CardPart[] {
   if (lens.card.parts.length > 0) return lens.card.parts;
-  return suggestCard(fields, lens.facets.filter(isTerms).map((facet) => facet.field));
+  return suggestCard(
+    fields,
+    lens.facets.filter(isTerms).map((facet) => facet.field),
+  );
 }
 
 /** A card of the fields that have a role, with the terms of at most two facets. */

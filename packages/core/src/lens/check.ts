@@ -37,11 +37,17 @@ function facetProblems(
 ): ShapeProblem[] {
   if (isSearch(facet)) {
     facet.fields.forEach((key, i) => needsField(key, `${pointer}/fields/${i}`));
-    return facet.fields.length === 0 ? [{ pointer: `${pointer}/fields`, message: 'must name a field to search in' }] : [];
+    return facet.fields.length === 0
+      ? [{ pointer: `${pointer}/fields`, message: 'must name a field to search in' }]
+      : [];
   }
   needsField(facet.field, `${pointer}/field`);
   const wanted = isSwitch(facet) ? ['boolean'] : facet.kind === 'date-range' ? ['date', 'datetime'] : ['number'];
-  const noun = isSwitch(facet) ? 'a yes/no field' : facet.kind === 'date-range' ? 'a field of dates' : 'a field of numbers';
+  const noun = isSwitch(facet)
+    ? 'a yes/no field'
+    : facet.kind === 'date-range'
+      ? 'a field of dates'
+      : 'a field of numbers';
   if (!isSwitch(facet) && !isRange(facet)) return [];
   const ends = isRange(facet) && facet.endField !== undefined ? [[facet.endField, `${pointer}/endField`] as const] : [];
   ends.forEach(([key, at]) => needsField(key, at));

@@ -75,9 +75,11 @@ test('a proposal for any source is a lens that works', () => {
   const lens = lensOf(proposeLens(described));
   expect(checkLens(lens, reading.fields)).toEqual([]);
   expect(lens.facets.map((facet) => [facet.key, facet.kind])).toEqual([
+    ['q', 'search'],
     ['page-2', 'checkboxes'],
     ['place', 'tree'],
     ['open', 'radios'],
+    ['date', 'date-range'],
   ]);
   expect(lens.sort.default).toBe('newest');
 });

@@ -1,29 +1,32 @@
 import type { FieldDescription } from '../fields/describe.js';
-import type { FieldRole } from '../model/post.js';
+import type { FacetKind } from '../model/lens.js';
+import type { Field, FieldRole } from '../model/post.js';
 import { SlugMaker } from '../text/slug.js';
 import { suggestCard } from './card.js';
 
 interface ProposedFacet {
   key: string;
-  kind: 'checkboxes' | 'radios' | 'tree';
-  field: string;
+  kind: FacetKind;
+  field?: string;
+  fields?: string[];
   label: string;
 }
 
-/** Most facets a proposal starts with: more would be a wall to a visitor. */
+/** Most facets of terms a proposal starts with: more would be a wall to a visitor. */
 const mostFacets = 6;
 
 /**
- * Proposes a lens for a source: a facet for each field that sorts posts into few groups, newest first, and a card
- * of the fields that have a role.
+ * Proposes a lens for a source: a search, a facet for each field that sorts posts into few groups, a range of days,
+ * newest first, and a card of the fields that have a role.
  * @returns a config to be read by `readLens`
  */
 export function proposeLens(fields: readonly FieldDescription[]): object {
   const keys = new SlugMaker();
   for (const name of ['sort', 'page']) keys.keep(name);
-  const facets = suitableFields(fields)
-    .slice(0, mostFacets)
-    .map((field) => proposeFacet(field, keys));
+  const suitable = suitableFields(fields);
+  const terms = suitable.filter((field) => field.type === 'terms' || field.type === 'boolean').slice(0, mostFacets);
+  const days = suitable.filter((field) => field.type === 'date' || field.type === 'datetime').slice(0, 1);
+  const facets = [...proposeSearch(fields, keys), ...[...terms, ...days].map((field) => proposeFacet(field, keys))];
   const byRole = (role: FieldRole) => fields.find((field) => field.role === role);
   const published = byRole('published');
   const title = byRole('title');
@@ -38,21 +41,53 @@ export function proposeLens(fields: readonly FieldDescription[]): object {
   ];
   const card = suggestCard(
     fields,
-    facets.map((facet) => facet.field),
+    terms.map((field) => field.key),
   );
   return { version: 1, facets, sort: { options, default: options[0]?.key ?? '' }, card: { parts: card } };
 }
 
-/** Fields that make a good facet, best first: each would split the posts into two to fifty groups. */
+/** Fields that make a good facet: terms that split the posts into two to fifty groups, dates and numbers. */
 export function suitableFields(fields: readonly FieldDescription[]): FieldDescription[] {
-  return fields
-    .filter((field) => field.role === null || field.role === 'author')
-    .filter((field) => field.type === 'terms' || field.type === 'boolean')
-    .filter((field) => field.distinct >= 2 && (field.tree || field.distinct <= 50));
+  return fields.filter((field) => {
+    if (field.distinct < 2) return false;
+    if (field.type === 'date' || field.type === 'datetime') return true;
+    if (field.role !== null && field.role !== 'author') return false;
+    if (field.type === 'terms') return field.tree || field.distinct <= 50;
+    return field.type === 'boolean' || field.type === 'number';
+  });
 }
 
 /** The facet a field is best shown as. */
 export function proposeFacet(field: FieldDescription, keys: SlugMaker): ProposedFacet {
-  const kind = field.tree ? 'tree' : field.type === 'boolean' ? 'radios' : 'checkboxes';
-  return { key: keys.make(field.key), kind, field: field.key, label: field.label };
+  return { key: keys.make(field.key), kind: suitingKind(field), field: field.key, label: field.label };
+}
+
+function suitingKind(field: FieldDescription): FacetKind {
+  switch (field.type) {
+    case 'date':
+    case 'datetime':
+      return 'date-range';
+    case 'number':
+      return 'number-range';
+    case 'boolean':
+      return 'radios';
+    case 'terms':
+    case 'text':
+    case 'html':
+    case 'link':
+    case 'image':
+      return field.tree ? 'tree' : 'checkboxes';
+  }
+}
+
+/** The fields a search is best made in: those with words to read. */
+export function searchableFields<F extends Field>(fields: readonly F[]): F[] {
+  return fields.filter((field) => (field.type === 'text' || field.type === 'html') && field.role !== 'id');
+}
+
+/** A search in all that reads, if there is anything. */
+export function proposeSearch(fields: readonly FieldDescription[], keys: SlugMaker): ProposedFacet[] {
+  const searched = searchableFields(fields).slice(0, 20);
+  if (searched.length === 0) return [];
+  return [{ key: keys.make('q'), kind: 'search', fields: searched.map((field) => field.key), label: 'Search' }];
 }

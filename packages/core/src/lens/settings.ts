@@ -1,5 +1,6 @@
-import { defaultSort, fieldsOf, isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
+import { defaultSort, isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
 import { cardParts } from './card.js';
+import { facetLabel } from './label.js';
 import { wordsOf, type Texts } from '../model/texts.js';
 import type { Field } from '../model/post.js';
 
@@ -33,12 +34,11 @@ export interface Settings {
 
 /** Draws from a lens what a page may see of it. */
 export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable<string>): Settings {
-  const labels = new Map(fields.map((field) => [field.key, field.label]));
   return {
     facets: lens.facets.map((facet) => ({
       key: facet.key,
       kind: facet.kind,
-      label: facet.label || labels.get(fieldsOf(facet)[0] ?? '') || facet.key,
+      label: facetLabel(facet, fields),
       visible: facet.visible,
       single: isSwitch(facet) || isSingle(facet),
       counts: 'counts' in facet ? facet.counts : false,

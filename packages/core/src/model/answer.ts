@@ -77,12 +77,7 @@ interface RangeAnswer<K, V> {
 export type DateFacetAnswer = RangeAnswer<'date-range', string>;
 export type NumberFacetAnswer = RangeAnswer<'number-range', number>;
 
-export type FacetAnswer =
-  | TermFacetAnswer
-  | SwitchFacetAnswer
-  | SearchFacetAnswer
-  | DateFacetAnswer
-  | NumberFacetAnswer;
+export type FacetAnswer = TermFacetAnswer | SwitchFacetAnswer | SearchFacetAnswer | DateFacetAnswer | NumberFacetAnswer;
 
 /** A way out of an empty answer: what lifting one facet gives. */
 export interface Way {

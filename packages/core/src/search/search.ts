@@ -1,4 +1,15 @@
-import { andBits, bitsOf, countBits, emptyBits, fullBits, hasBit, setBit, withoutBits, orInto, type Bits } from '../index/bits.js';
+import {
+  andBits,
+  bitsOf,
+  countBits,
+  emptyBits,
+  fullBits,
+  hasBit,
+  setBit,
+  withoutBits,
+  orInto,
+  type Bits,
+} from '../index/bits.js';
 import { respell } from './respell.js';
 import { fieldEnd, wordsBeginning, type TextIndex } from './text-index.js';
 import { readWanted, type Wanted } from './wanted.js';
@@ -188,7 +199,10 @@ function eachPosting(index: TextIndex, one: Met, visit: (post: number, weight: n
 /** The first `first` of `0 … size - 1` in an order. Most are turned away by one look at the last that is kept. */
 export function firstOf(size: number, first: number, compare: (a: number, b: number) => number): number[] {
   const kept: number[] = [];
-  if (first > 2000) return Array.from({ length: size }, (_, i) => i).sort(compare).slice(0, first);
+  if (first > 2000)
+    return Array.from({ length: size }, (_, i) => i)
+      .sort(compare)
+      .slice(0, first);
   for (let i = 0; i < size; i++) {
     if (kept.length === first && (first === 0 || compare(i, kept[first - 1]!) >= 0)) continue;
     let [low, high] = [0, kept.length];

@@ -73,7 +73,19 @@ function sortWords(
   order.forEach((w, i) => (place[w] = i));
   for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
   const vocabulary = order.map((w) => words[w]!);
-  return { vocabulary, ...postingsOf(words.length, tokenStarts, tokens, fields.map((field) => field.weight)), tokenStarts, tokens, lengths, ...means(lengths) };
+  return {
+    vocabulary,
+    ...postingsOf(
+      words.length,
+      tokenStarts,
+      tokens,
+      fields.map((field) => field.weight),
+    ),
+    tokenStarts,
+    tokens,
+    lengths,
+    ...means(lengths),
+  };
 }
 
 function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLength'> {
@@ -136,7 +148,11 @@ function firstFrom(vocabulary: readonly string[], text: string): number {
 }
 
 /** A field's value as text to search: formatted text by its words, terms by their labels. */
-export function searchText(value: Post['values'][string] | undefined, type: string, labelOf: (slug: string) => string): string {
+export function searchText(
+  value: Post['values'][string] | undefined,
+  type: string,
+  labelOf: (slug: string) => string,
+): string {
   if (value === undefined || typeof value === 'boolean') return '';
   if (Array.isArray(value)) return value.map(labelOf).join(' \u2028 ');
   return type === 'html' ? plainText(String(value)) : String(value);

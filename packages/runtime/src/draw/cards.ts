@@ -23,7 +23,7 @@ function drawCard(item: Item, settings: Settings, soon: boolean): TemplateResult
     ${pictures.map((part) => drawPicture(item.fields[part.field]!, soon))}
     <div class="ivy-card-text">
       ${hasTitle ? nothing : drawTitle(item)}
-      ${group(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item) : drawRow(row, item, settings)))}
+      ${group(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item, row[0]!.field) : drawRow(row, item, settings)))}
     </div>
   </li>`;
 }
@@ -51,17 +51,29 @@ function drawRow(row: readonly CardPart[], item: Item, settings: Settings): Temp
           ${terms.map((term) => html`<li>${term.label}</li>`)}
         </ul>`;
   }
-  if (first.show === 'text') return html`<p class="ivy-summary">${plain(item.fields[first.field]!)}</p>`;
+  if (first.show === 'text')
+    return html`<p class="ivy-summary">${marked(plain(item.fields[first.field]!), item.marks?.[first.field])}</p>`;
   const facts = row.map((part) => factOf(part, item.fields[part.field]!, settings)).filter((fact) => fact !== nothing);
   return facts.length === 0
     ? nothing
     : html`<p class="ivy-facts">${facts.map((fact) => html`<span>${fact}</span>`)}</p>`;
 }
 
-function drawTitle(item: Item): TemplateResult {
-  return html`<h3 class="ivy-title">
-    ${item.link === null ? item.title : html`<a href=${item.link}>${item.title}</a>`}
-  </h3>`;
+function drawTitle(item: Item, field?: string): TemplateResult {
+  const title = marked(item.title, field === undefined ? undefined : item.marks?.[field]);
+  return html`<h3 class="ivy-title">${item.link === null ? title : html`<a href=${item.link}>${title}</a>`}</h3>`;
+}
+
+/** A text with what a search matched in it set off. */
+function marked(text: string, marks: readonly [number, number][] | undefined): unknown {
+  if (!marks) return text;
+  const parts: unknown[] = [];
+  let at = 0;
+  for (const [start, end] of marks) {
+    parts.push(text.slice(at, start), html`<mark class="ivy-mark">${text.slice(start, end)}</mark>`);
+    at = end;
+  }
+  return [...parts, text.slice(at)];
 }
 
 function drawPicture(value: ItemValue, soon: boolean): TemplateResult {

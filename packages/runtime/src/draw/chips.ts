@@ -2,6 +2,7 @@ import { fill, type FacetAnswer } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
 import { choose } from '../listing/choices.js';
+import { rangeText } from './range.js';
 import type { Listing } from '../listing/listing.js';
 
 /** What is chosen, each removable; nothing at all while nothing is chosen. */
@@ -40,9 +41,10 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
 }
 
 function labelOf(listing: Listing, facet: FacetAnswer, value: string): string {
+  const settings = listing.settings!;
+  if (facet.kind === 'search') return `“${value}”`;
+  if (facet.kind === 'date-range' || facet.kind === 'number-range') return rangeText(facet.kind, value, settings);
   const label = facet.options.find((option) => option.value === value)?.label ?? value;
   // a bare “Yes” would tell nobody what it is a yes to
-  return value === 'yes' || value === 'no'
-    ? `${facet.label}: ${label.toLocaleLowerCase(listing.settings!.language)}`
-    : label;
+  return value === 'yes' || value === 'no' ? `${facet.label}: ${label.toLocaleLowerCase(settings.language)}` : label;
 }

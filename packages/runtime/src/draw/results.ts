@@ -9,9 +9,16 @@ export function drawResults(listing: Listing): TemplateResult {
   if (!answer || !settings) return status === 'failed' ? drawFailed(listing) : drawLoading();
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
-    ${status === 'failed' ? drawFailed(listing) : ''}
+    ${status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(listing)}
     ${answer.matched === 0 ? drawEmpty(listing) : drawCards(answer.items, settings)}
   </div>`;
+}
+
+/** What a visitor should know of how the address was taken: only what changed what they asked for. */
+function drawNotices(listing: Listing): TemplateResult | '' {
+  const told = listing.answer!.notices.filter((notice) => notice.code === 'respelled');
+  if (told.length === 0) return '';
+  return html`<div class="ivy-notices" role="status">${told.map((notice) => html`<p>${notice.text}</p>`)}</div>`;
 }
 
 function drawEmpty(listing: Listing): TemplateResult {

@@ -1,4 +1,4 @@
-import type { FacetAnswer, Option, Settings } from '@ivy/core';
+import type { Option, Settings, TermFacetAnswer } from '@ivy/core';
 import { choicesOf, choose, toggle, withForeign, writeChoices, type Choices } from './choices.js';
 
 const option = (value: string, parent: string | null, depth: number): Option => ({
@@ -10,7 +10,7 @@ const option = (value: string, parent: string | null, depth: number): Option => 
   parent,
   depth,
 });
-const habitat: FacetAnswer = {
+const habitat: TermFacetAnswer = {
   key: 'habitat',
   kind: 'tree',
   label: 'Habitat',

@@ -1,9 +1,9 @@
 import { encodePart, splitAddress } from '@ivy/core';
-import type { Answer, FacetAnswer, Settings } from '@ivy/core';
+import type { Answer, FacetAnswer, Settings, SwitchFacetAnswer, TermFacetAnswer } from '@ivy/core';
 
 /** What a visitor has chosen, as plain data: what `element.query` reads and sets. */
 export interface Choices {
-  /** Values by facet key; facets with nothing chosen have no entry. */
+  /** Values by facet key; facets with nothing chosen have no entry. A search is one text, a range one `from/to`. */
   facets: Record<string, string[]>;
   sort: string | null;
   page: number;
@@ -20,15 +20,19 @@ export function choicesOf(answer: Answer, settings: Settings): Choices {
 }
 
 function selectedValues(facet: FacetAnswer): string[] {
-  if (Array.isArray(facet.selected)) return facet.selected;
-  return facet.selected === null ? [] : [facet.selected];
+  const { selected } = facet;
+  if (selected === null) return [];
+  if (Array.isArray(selected)) return selected;
+  return [typeof selected === 'string' ? selected : `${selected.from ?? '..'}/${selected.to ?? '..'}`];
 }
+
+type Listed = TermFacetAnswer | SwitchFacetAnswer;
 
 /**
  * Chooses or un-chooses a value; the page goes back to 1.
  * A parent that is partly on becomes wholly on, and takes the place of what was chosen below it.
  */
-export function toggle(choices: Choices, facet: FacetAnswer, value: string, single: boolean): Choices {
+export function toggle(choices: Choices, facet: Listed, value: string, single: boolean): Choices {
   const chosen = choices.facets[facet.key] ?? [];
   if (chosen.includes(value))
     return choose(
@@ -47,7 +51,7 @@ export function choose(choices: Choices, key: string, values: readonly string[])
   return { ...choices, page: 1, facets: values.length === 0 ? others : { ...others, [key]: [...values] } };
 }
 
-function descendants(facet: FacetAnswer, value: string): string[] {
+function descendants(facet: Listed, value: string): string[] {
   const found: string[] = [];
   const above = new Set([value]);
   // options come depth first, so a parent is always met before its children

@@ -23,12 +23,15 @@ export class Listing {
   /** Facets whose long lists are open, and whether the filters are open on a narrow page. */
   readonly open = new Set<string>();
   filtersOpen = false;
+  /** What stands in search boxes while they are typed in. */
+  readonly typed = new Map<string, string>();
 
   readonly #watchers = new Set<(answered: boolean) => void>();
   readonly #answers = new Map<string, Reply>();
   readonly #asker: Asker;
   readonly #preview: boolean;
   #running: AbortController | undefined;
+  #typing = false;
   /** The query string in a preview, which has no address bar of its own. */
   #previewAddress = '';
 
@@ -37,7 +40,11 @@ export class Listing {
     if (preview) this.#asker = new PreviewAsker((address) => void this.#go(address));
     else {
       this.#asker = new HttpAsker(origin, name);
-      addEventListener('popstate', () => void this.load());
+      addEventListener('popstate', () => {
+        this.typed.clear();
+        this.endTyping();
+        void this.load();
+      });
     }
   }
 
@@ -51,14 +58,23 @@ export class Listing {
     return this.#ask(this.#search, false);
   }
 
-  /** Takes a new choice: draws it at once, writes the address, and asks. */
-  async choose(choices: Choices): Promise<void> {
+  /**
+   * Takes a new choice: draws it at once, writes the address, and asks. What is typed in one go is one entry of the
+   * browser's history, not one a letter.
+   */
+  async choose(choices: Choices, how: 'push' | 'typing' = 'push'): Promise<void> {
     if (!this.settings) return;
     this.choices = choices;
     const own = writeChoices(choices, this.settings);
     const address = withForeign(this.#search, own, this.settings.names);
-    this.#write(address, 'push');
+    this.#write(address, how === 'typing' && this.#typing ? 'replace' : 'push');
+    this.#typing = how === 'typing';
     await this.#ask(address, true);
+  }
+
+  /** The next letter typed begins a new entry of the history. */
+  endTyping(): void {
+    this.#typing = false;
   }
 
   /** The address of other choices, for links that also work when opened in a new tab. */

@@ -1,0 +1,56 @@
+import type { FieldDescription, RangeFacet } from '@ivy/core';
+import type { Trial } from '../api/types.js';
+import { figure } from '../shared/figures.js';
+import { Reads } from './wiring-parts.js';
+
+interface Props {
+  facet: RangeFacet;
+  field: FieldDescription | undefined;
+  posts: number;
+  trial: Trial | null;
+}
+
+/** What a range spans, and where its posts are. */
+export function RangeWiring({ facet, field, posts, trial }: Props) {
+  const answer = trial?.answer.facets.find((one) => one.key === facet.key);
+  const found = answer && 'buckets' in answer ? answer : undefined;
+  const buckets: readonly { from: string | number; count: number }[] = found?.buckets ?? [];
+  const most = Math.max(1, ...buckets.map((bucket) => bucket.count));
+  return (
+    <>
+      <Reads field={field} fieldKey={facet.field} posts={posts} />
+      <section className="section">
+        <div className="flex items-baseline justify-between">
+          <h3 className="eyebrow">Bounds</h3>
+          <span className="text-[13px] text-ink-2">under all other facets</span>
+        </div>
+        {found?.bounds ? (
+          <>
+            <div className="mt-2 flex h-[84px] items-end gap-[2px] border-b border-hue" aria-hidden="true">
+              {buckets.map((bucket) => (
+                <span
+                  key={bucket.from}
+                  className="flex-1 bg-hue"
+                  style={{
+                    height: `${bucket.count === 0 ? 0 : Math.max(3, (100 * bucket.count) / most)}%`,
+                    opacity: 0.8,
+                  }}
+                />
+              ))}
+            </div>
+            <p className="mt-1 flex justify-between text-[13px] text-ink-2">
+              <span>{edge(found.bounds.from)}</span>
+              <span>{edge(found.bounds.to)}</span>
+            </p>
+          </>
+        ) : (
+          <p className="mt-1 text-ink-2">No post that passes the others has a value here.</p>
+        )}
+      </section>
+    </>
+  );
+}
+
+function edge(value: string | number): string {
+  return typeof value === 'number' ? figure(value) : value;
+}

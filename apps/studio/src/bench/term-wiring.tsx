@@ -1,0 +1,120 @@
+import {
+  isSingle,
+  isTerms,
+  type Facet,
+  type FacetKind,
+  type FieldDescription,
+  type Lens,
+  type SwitchFacet,
+  type TermFacet,
+} from '@ivy/core';
+import type { Trial } from '../api/types.js';
+import { changeKind, toggleTerm } from './edits.js';
+import { ShowsAs } from './shows-as.js';
+import { TermsList } from './terms-list.js';
+import { AnyAll, Reads, Row } from './wiring-parts.js';
+
+interface Props {
+  source: string;
+  lens: Lens;
+  facet: TermFacet | SwitchFacet;
+  field: FieldDescription | undefined;
+  posts: number;
+  trial: Trial | null;
+  onEdit: (lens: Lens) => void;
+  onChange: (patch: Partial<Facet>) => void;
+}
+
+/** The settings of a facet whose choices are terms. */
+export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, onChange }: Props) {
+  const answer = trial?.answer.facets.find((one) => one.key === facet.key);
+  const chosen =
+    !answer || !('options' in answer)
+      ? []
+      : answer.options.filter((option) => option.selected).map((option) => option.value);
+  return (
+    <>
+      <Reads field={field} fieldKey={facet.field} posts={posts} />
+      <section className="section">
+        <h3 className="eyebrow mb-2">Shows as</h3>
+        <ShowsAs
+          field={field}
+          kind={facet.kind}
+          onPick={(kind: FacetKind) => onEdit(changeKind(lens, facet.key, kind))}
+        />
+      </section>
+      {isTerms(facet) && (
+        <section className="section">
+          <Row label="Match">
+            {isSingle(facet) ? (
+              <span className="leading-[26px] text-ink-2">one at a time</span>
+            ) : (
+              <AnyAll
+                value={facet.match}
+                noun="ticked"
+                effect={trial?.effects[facet.key]}
+                onPick={(match) => onChange({ match })}
+              />
+            )}
+          </Row>
+        </section>
+      )}
+      <Counts facet={facet} onChange={onChange} />
+      <section className="section">
+        <div className="mb-1.5 flex items-center justify-between">
+          <h3 className="eyebrow">Terms</h3>
+          {isTerms(facet) && (
+            <select
+              className="field h-[26px] pe-1"
+              aria-label="Order of terms"
+              value={facet.order}
+              onChange={(event) => onChange({ order: event.target.value as TermFacet['order'] })}
+            >
+              <option value="given">{field?.tree ? 'As in the tree' : 'As in the posts'}</option>
+              <option value="label">By name</option>
+              <option value="count">Most posts first</option>
+            </select>
+          )}
+        </div>
+        <TermsList
+          source={source}
+          facet={facet}
+          chosen={chosen}
+          onEye={(term) => onEdit(toggleTerm(lens, facet.key, term))}
+        />
+      </section>
+    </>
+  );
+}
+
+function Counts({ facet, onChange }: { facet: TermFacet | SwitchFacet; onChange: (patch: Partial<Facet>) => void }) {
+  return (
+    <section className="section">
+      <Row label="Counts">
+        <div className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="toggle toggle-sm toggle-primary"
+            aria-label="Show counts"
+            checked={facet.counts}
+            onChange={(event) => onChange({ counts: event.target.checked })}
+          />
+          <span className="ms-auto text-[13px] text-ink-3">zeros</span>
+          <div className="flex" role="group" aria-label="Terms with no posts">
+            {(['hide', 'mute', 'keep'] as const).map((zero) => (
+              <button
+                key={zero}
+                type="button"
+                aria-pressed={facet.zero === zero}
+                className="h-[28px] border border-s-0 border-rule-2 px-2 first:rounded-s-[3px] first:border-s last:rounded-e-[3px] aria-pressed:bg-hue-ground aria-pressed:font-semibold aria-pressed:shadow-[inset_0_-2px_0_var(--h)]"
+                onClick={() => onChange({ zero })}
+              >
+                {zero[0]!.toUpperCase() + zero.slice(1)}
+              </button>
+            ))}
+          </div>
+        </div>
+      </Row>
+    </section>
+  );
+}

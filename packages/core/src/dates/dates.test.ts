@@ -1,0 +1,90 @@
+import fc from 'fast-check';
+import { daySteps, numberSteps } from '../answer/range-parts.js';
+import { dayNumber, dayText, monthsBefore } from './calendar.js';
+import { isReversed, readInterval } from './interval.js';
+import { zoneDays } from './zone.js';
+
+const today = dayNumber('2026-03-31')!;
+
+test.each([
+  ['2026-03-01/2026-05-31', '2026-03-01', '2026-05-31'],
+  ['2026-03-01/..', '2026-03-01', null],
+  ['../2026-05-31', null, '2026-05-31'],
+  ['2026-05-31/2026-03-01', '2026-03-01', '2026-05-31'],
+  ['2026', '2026-01-01', '2026-12-31'],
+  ['2024-02', '2024-02-01', '2024-02-29'],
+  ['2026-03-05', '2026-03-05', '2026-03-05'],
+  ['2025/2026-02', '2025-01-01', '2026-02-28'],
+  ['2026/2025', '2025-01-01', '2026-12-31'],
+  ['P30D', '2026-03-02', '2026-03-31'],
+  ['P4W', '2026-03-04', '2026-03-31'],
+  ['P1M', '2026-03-01', '2026-03-31'],
+  ['P6M', '2025-10-01', '2026-03-31'],
+  ['P1Y', '2025-04-01', '2026-03-31'],
+])('%s is from %s to %s', (text, from, to) => {
+  expect(readInterval(text, today)).toEqual({ from, to });
+});
+
+test.each(['', '..', '../..', 'soon', '2026-02-30', '2026-13', '26', '2026/2027/2028', 'P0D', 'P30X', '2026-3-1'])(
+  '%j is no interval',
+  (text) => {
+    expect(readInterval(text, today)).toBeNull();
+  },
+);
+
+test('ends the wrong way round are told', () => {
+  expect(['2026/2025', '2025/2026', '2026/..', '2026'].map(isReversed)).toEqual([true, false, false, false]);
+});
+
+test('day numbers and days are each other’s inverse', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -700_000, max: 2_900_000 }), (day) => expect(dayNumber(dayText(day))).toBe(day)),
+  );
+  expect(dayText(monthsBefore(dayNumber('2026-03-31')!, 1))).toBe('2026-02-28');
+});
+
+test('the day of a moment in a zone is what Intl says, clock changes and odd zones included', () => {
+  const zones = ['UTC', 'Europe/Berlin', 'America/St_Johns', 'Pacific/Apia', 'Asia/Kathmandu', 'Australia/Lord_Howe'];
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...zones),
+      fc.integer({ min: Date.UTC(1990, 0), max: Date.UTC(2040, 0) }),
+      (zone, moment) => {
+        const expected = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(moment);
+        expect(dayText(zoneDays(zone).dayAt(moment))).toBe(expected);
+      },
+    ),
+    { numRuns: 1000 },
+  );
+});
+
+test('histograms: days up to a 62-day spread, months up to six years, years beyond', () => {
+  const unit = (low: string, high: string) => daySteps(dayNumber(low)!, dayNumber(high)!).name;
+  expect(unit('2026-01-01', '2026-01-01')).toBe('days');
+  expect(unit('2026-01-01', '2026-03-03')).toBe('days');
+  expect(unit('2026-01-01', '2026-03-04')).toBe('months');
+  expect(unit('2020-01-31', '2025-12-01')).toBe('months');
+  expect(unit('2020-01-31', '2026-01-01')).toBe('years');
+});
+
+test('numbers are cut into at most twenty round steps', () => {
+  const edges = (low: number, high: number, whole: boolean) => {
+    const steps = numberSteps(low, high, whole);
+    return [steps.place(high) - steps.place(low) + 1, steps.edges(steps.place(low))];
+  };
+  expect(edges(1, 16, true)).toEqual([16, { from: 1, to: 1 }]);
+  expect(edges(-3, 97, true)).toEqual([11, { from: -10, to: -1 }]);
+  expect(edges(0.3, 6.2, false)).toEqual([13, { from: 0, to: 0.5 }]);
+  expect(edges(0.13, 0.19, false)).toEqual([13, { from: 0.13, to: 0.135 }]);
+  fc.assert(
+    fc.property(
+      fc.double({ min: -1e9, max: 1e9, noNaN: true }),
+      fc.double({ min: 0, max: 1e9, noNaN: true }),
+      fc.boolean(),
+      (low, spread, whole) => {
+        const [from, to] = whole ? [Math.floor(low), Math.floor(low + spread)] : [low, low + spread];
+        expect(edges(from, to, whole)[0]).toBeLessThanOrEqual(20);
+      },
+    ),
+  );
+});

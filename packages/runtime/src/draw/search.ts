@@ -1,0 +1,64 @@
+import type { FacetSettings, SearchFacetAnswer } from '@ivy/core';
+import { html, nothing, type TemplateResult } from 'lit';
+import { live } from 'lit/directives/live.js';
+import { choose } from '../listing/choices.js';
+import type { Listing } from '../listing/listing.js';
+
+/** How long typing must pause before it is asked. */
+const pause = 180;
+
+let typing: ReturnType<typeof setTimeout> | undefined;
+
+/** A search box that answers as one types. */
+export function drawSearch(listing: Listing, facet: SearchFacetAnswer, settings: FacetSettings): TemplateResult {
+  const text = listing.typed.get(facet.key) ?? listing.choices.facets[facet.key]?.[0] ?? '';
+  const ask = (value: string, how: 'typing' | 'push') => {
+    clearTimeout(typing);
+    const { choices } = listing;
+    if ((choices.facets[facet.key]?.[0] ?? '') === value.trim()) return;
+    void listing.choose(choose(choices, facet.key, value.trim() === '' ? [] : [value.trim()]), how);
+  };
+  const type = (event: Event) => {
+    const { value } = event.target as HTMLInputElement;
+    // what is in the box is the visitor's: no answer that comes late may change it under their hands
+    listing.typed.set(facet.key, value);
+    clearTimeout(typing);
+    typing = setTimeout(() => ask(value, 'typing'), pause);
+    listing.redraw();
+  };
+  const done = (event: Event) => {
+    ask((event.target as HTMLInputElement).value, 'typing');
+    listing.typed.delete(facet.key);
+    listing.endTyping();
+  };
+  const clear = (event: Event) => {
+    listing.typed.delete(facet.key);
+    ask('', 'push');
+    (event.currentTarget as HTMLElement).parentElement?.querySelector('input')?.focus();
+  };
+  return html`<div class="ivy-search">
+    <input
+      type="search"
+      class="ivy-input"
+      maxlength="200"
+      autocomplete="off"
+      spellcheck="false"
+      aria-label=${settings.label}
+      .value=${live(text)}
+      @input=${type}
+      @change=${done}
+    />
+    ${
+      text === ''
+        ? nothing
+        : html`<button
+            type="button"
+            class="ivy-search-clear"
+            aria-label=${listing.settings!.texts.clearSearch}
+            @click=${clear}
+          >
+            <span aria-hidden="true" class="ivy-cross"></span>
+          </button>`
+    }
+  </div>`;
+}
