@@ -32,6 +32,7 @@ export default ts.config(
         URL: 'readonly',
         fetch: 'readonly',
         Buffer: 'readonly',
+        performance: 'readonly',
       },
     },
   },
@@ -39,9 +40,14 @@ export default ts.config(
     // tests of the API look into bodies of every shape, as any client would
     files: ['apps/server/src/**/*.test.ts', 'apps/server/test/**'],
     rules: Object.fromEntries(
-      ['no-unsafe-assignment', 'no-unsafe-member-access', 'no-unsafe-call', 'no-unsafe-argument', 'no-unsafe-return', 'no-explicit-any'].map(
-        (name) => [`@typescript-eslint/${name}`, 'off'],
-      ),
+      [
+        'no-unsafe-assignment',
+        'no-unsafe-member-access',
+        'no-unsafe-call',
+        'no-unsafe-argument',
+        'no-unsafe-return',
+        'no-explicit-any',
+      ].map((name) => [`@typescript-eslint/${name}`, 'off']),
     ),
   },
   {

@@ -42,8 +42,18 @@ const views: View[] = [
     night: true,
     prepare: () => cardsInFrame(),
   },
+  {
+    name: 'bench-range',
+    path: '/lenses/field-notes?observed=2026-03/2026-05&q=tern',
+    prepare: () => cardsInFrame('Bounds'),
+  },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
-  { name: 'demo-site', path: '/?habitat=mudflat,reedbed', onSite: true, prepare: () => browser.find('.ivy-card') },
+  {
+    name: 'demo-site',
+    path: '/?q=tern&habitat=mudflat,reedbed&observed=2026-03-01/2026-05-31',
+    onSite: true,
+    prepare: () => browser.find('.ivy-card'),
+  },
   {
     name: 'demo-site-empty',
     path: '/?habitat=hedgerow&species=eels',
@@ -59,22 +69,23 @@ const views: View[] = [
   },
 ];
 
-async function cardsInFrame(): Promise<void> {
+async function cardsInFrame(wiring = 'Terms'): Promise<void> {
   await browser.inFrame(() => browser.find('.ivy-card'));
-  await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
+  if (wiring === 'Terms') await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
+  else {
+    await browser.press('[data-row=observed]');
+    await browser.untilText('[aria-label=Wiring]', wiring);
+  }
 }
 
 async function changeSomething(): Promise<void> {
   const lens = `${stage.studio}/api/v1/lenses/field-notes`;
   const { draft, draftRevision } = (await (await fetch(lens)).json()) as {
-    draft: { facets: object[] };
+    draft: { facets: { key: string }[] };
     draftRevision: number;
   };
-  const [habitat, kind, ...rest] = draft.facets;
-  const config = {
-    ...draft,
-    facets: [{ ...habitat, match: 'all' }, { ...kind, kind: 'buttons', single: false }, ...rest],
-  };
+  const changes: Record<string, object> = { habitat: { match: 'all' }, kind: { kind: 'buttons' } };
+  const config = { ...draft, facets: draft.facets.map((facet) => ({ ...facet, ...changes[facet.key] })) };
   const headers = { 'content-type': 'application/json', 'if-match': String(draftRevision) };
   await fetch(`${lens}/draft`, { method: 'PUT', headers, body: JSON.stringify({ config }) });
   await browser.driver.navigate().refresh();

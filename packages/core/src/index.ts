@@ -21,6 +21,7 @@ export * from './model/answer.js';
 export * from './model/lens.js';
 export * from './model/post.js';
 export * from './model/query.js';
+export * from './model/sort.js';
 export * from './model/texts.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/slug.js';

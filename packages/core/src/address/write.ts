@@ -1,5 +1,5 @@
-import { defaultSort } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
+import { sortOf } from '../model/sort.js';
 import { encodePart } from './parameters.js';
 
 /**
@@ -15,7 +15,8 @@ export function writeAddress(query: Query): string {
     const selection = query.selections[facet.key];
     if (selection) add(facet.key, writeSelection(selection));
   }
-  if (query.sort !== null && query.sort !== defaultSort(lens)?.key) add(lens.address.sort, encodePart(query.sort));
+  if (query.sort !== null && query.sort !== sortOf({ ...query, sort: null })?.key)
+    add(lens.address.sort, encodePart(query.sort));
   if (query.page > 1) add(lens.address.page, String(query.page));
   return parts.join('&');
 }

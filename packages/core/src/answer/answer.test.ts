@@ -3,7 +3,7 @@ import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { actualAnswer, expectedAnswer } from '../../test/reference.js';
 import { buildIndex } from '../index/post-index.js';
 import type { Answer, Option } from '../model/answer.js';
-import { isTerms, type Lens } from '../model/lens.js';
+import { isTerms } from '../model/lens.js';
 import type { Collection } from '../model/post.js';
 import type { Query } from '../model/query.js';
 import { answer, countMatched } from './answer.js';

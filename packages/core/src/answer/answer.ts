@@ -2,17 +2,9 @@ import { writeAddress } from '../address/write.js';
 import { andBits, countBits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer, Way } from '../model/answer.js';
-import {
-  defaultSort,
-  isSearch,
-  isSingle,
-  isTerms,
-  type Facet,
-  type Lens,
-  type SearchFacet,
-  type SortOption,
-} from '../model/lens.js';
+import { isSearch, isSingle, isTerms, type Facet, type SearchFacet } from '../model/lens.js';
 import type { Notice, Query } from '../model/query.js';
+import { sortOf } from '../model/sort.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
 import { Counted } from './counting.js';
@@ -52,12 +44,12 @@ export function answer(index: PostIndex, query: Query, notices: readonly Notice[
     pageSize: size,
     sort: sort?.key ?? null,
     items: pageOf(index, passed.all, ordering, (page - 1) * size, size).map((post) =>
-      itemOf(index, plan.shown, index.posts[post]!, found),
+      itemOf(plan.items, index.posts[post]!, found),
     ),
     facets: lens.facets.map((facet) => {
       const at = passed.active.indexOf(facet);
       const under = at < 0 || keepsOwn(facet) ? all : new Counted(passed.others[at]!, plan.scope, plan.total);
-      return facetAnswer(index, lens, plan.terms.get(facet), facet, query.selections[facet.key], under);
+      return facetAnswer(index, lens, plan.terms.get(facet), facet, query.selections[facet.key], under, plan.scope);
     }),
     notices: said,
     ways: all.count === 0 ? waysOut(canonical, passed) : [],
@@ -73,22 +65,6 @@ export function countMatched(index: PostIndex, query: Query): number {
     if (selection) bits = andBits(bits, passing(index, lens, facet, selection));
   }
   return countBits(bits);
-}
-
-/** The sort option in use: the one named; with a search, relevance if the lens has it; the default. */
-export function sortOf(query: Query): SortOption | null {
-  const { options, relevanceWhenSearching } = query.lens.sort;
-  const named = options.find((option) => option.key === query.sort);
-  if (named) return named;
-  const searching = Object.values(query.selections).some((selection) => selection.type === 'search');
-  const relevance = searching && relevanceWhenSearching ? relevanceOf(query.lens) : undefined;
-  return relevance ?? defaultSort(query.lens);
-}
-
-/** The lens's own relevance option, or one that stands in for it: a search is by relevance without being told. */
-function relevanceOf(lens: Lens): SortOption {
-  const own = lens.sort.options.find((option) => option.by === 'relevance');
-  return own ?? { key: 'relevance', label: '', by: 'relevance', field: '', order: 'desc' };
 }
 
 /** A facet whose counts are taken with its own selection applied. */

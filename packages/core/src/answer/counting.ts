@@ -9,8 +9,7 @@ export class Counted {
   readonly count: number;
   readonly #scope: Bits;
   readonly #scopeCount: number;
-  #rest: Bits | undefined;
-  #list: Uint32Array | undefined;
+  #walk: Walk | undefined;
 
   constructor(
     readonly set: Bits,
@@ -22,24 +21,42 @@ export class Counted {
     this.#scopeCount = scopeCount;
   }
 
+  /** Whether it is the whole scope. */
+  get isScope(): boolean {
+    return this.count === this.#scopeCount;
+  }
+
+  /** The posts to be walked: those in the set, or those of the scope it leaves out, whichever are fewer. */
+  get walk(): Walk {
+    if (!this.#walk) {
+      const left = this.#scopeCount - this.count;
+      const isRest = left < this.count;
+      const set = isRest ? withoutBits(this.#scope, this.set) : this.set;
+      this.#walk = { set, list: listBits(set, isRest ? left : this.count), isRest };
+    }
+    return this.#walk;
+  }
+
   /**
-   * Counts, for every term of a column, the posts of the set that stand under it. Walks the posts in the set or those
-   * it leaves out, whichever are fewer: counts over the rest are the scope's less those.
+   * Counts, for every term of a column, the posts of the set that stand under it. Counts over the posts that are left
+   * out are taken from the scope's.
    * @param scopeCounts  counts by term over the whole scope
    */
   terms(column: TermColumn, scopeCounts: Uint32Array): Uint32Array {
-    const left = this.#scopeCount - this.count;
-    if (left === 0) return scopeCounts;
-    if (this.count <= left) {
-      this.#list ??= listBits(this.set, this.count);
-      return countTermsOf(column, this.#list, this.set);
-    }
-    this.#rest ??= withoutBits(this.#scope, this.set);
-    this.#list ??= listBits(this.#rest, left);
-    const counts = countTermsOf(column, this.#list, this.#rest);
-    for (let t = 0; t < counts.length; t++) counts[t] = scopeCounts[t]! - counts[t]!;
+    if (this.isScope) return scopeCounts;
+    const { set, list, isRest } = this.walk;
+    const counts = countTermsOf(column, list, set);
+    if (isRest) for (let t = 0; t < counts.length; t++) counts[t] = scopeCounts[t]! - counts[t]!;
     return counts;
   }
+}
+
+/** Posts to be walked, as a list and as a set. */
+export interface Walk {
+  set: Bits;
+  list: Uint32Array;
+  /** They are what the counted set leaves out of the scope. */
+  isRest: boolean;
 }
 
 /** Counts every term over a scope. */

@@ -1,4 +1,5 @@
 import { dayText } from '../dates/calendar.js';
+import type { Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { TermColumn } from '../index/term-column.js';
 import type { Bucket, FacetAnswer, Option } from '../model/answer.js';
@@ -34,13 +35,14 @@ export function facetAnswer(
   facet: Facet,
   selection: Selection | undefined,
   under: Counted,
+  scope: Bits,
 ): FacetAnswer {
   const label = facetLabel(facet, index.fields);
   if (isSearch(facet)) {
     const selected = selection?.type === 'search' ? selection.text : null;
     return { key: facet.key, kind: 'search', label, visible: facet.visible, selected };
   }
-  if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under);
+  if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under, scope);
   const { column, scopeCounts, shown } = plan!;
   const counts = under.terms(column, scopeCounts);
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
@@ -91,11 +93,12 @@ function rangeAnswer(
   label: string,
   selection: Selection | undefined,
   under: Counted,
+  scope: Bits,
 ): FacetAnswer {
   const columns = rangeColumns(index, lens, facet);
   const { key, visible } = facet;
   if (facet.kind === 'date-range') {
-    const found = histogramOf(columns, under.set, daySteps);
+    const found = histogramOf(columns, under, scope, daySteps);
     const day = (bucket: Bucket<number>) => ({
       from: dayText(bucket.from),
       to: dayText(bucket.to),
@@ -112,7 +115,7 @@ function rangeAnswer(
     };
   }
   const whole = columns.start.whole && columns.end.whole;
-  const found = histogramOf(columns, under.set, (low, high) => numberSteps(low, high, whole));
+  const found = histogramOf(columns, under, scope, (low, high) => numberSteps(low, high, whole));
   return {
     key,
     kind: 'number-range',

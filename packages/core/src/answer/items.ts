@@ -1,6 +1,6 @@
 import type { PostIndex } from '../index/post-index.js';
 import { cardParts } from '../lens/card.js';
-import type { Item, ItemValue } from '../model/answer.js';
+import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { fieldsOf, type Lens } from '../model/lens.js';
 import { fieldWithRole, type Post } from '../model/post.js';
 import { marksIn } from '../search/marks.js';
@@ -8,56 +8,95 @@ import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
 import { plainText } from '../text/plain-text.js';
 
-/** The fields an answer carries of each post: what its card shows and what its facets filter by. */
-export function shownFields(index: PostIndex, lens: Lens): string[] {
+/** How a field of a post is read into an answer. */
+export interface ItemField {
+  key: string;
+  read: (post: Post) => ItemValue | undefined;
+}
+
+/** What of a lens every item is made by: worked out once a lens. */
+export interface ItemPlan {
+  fields: ItemField[];
+  title: ItemField | null;
+  link: ItemField | null;
+}
+
+/** An answer carries of each post what its card shows and what its facets filter by. */
+export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
   const card = cardParts(lens, index.fields).map((part) => part.field);
-  return [...new Set([...card, ...lens.facets.filter((facet) => facet.kind !== 'search').flatMap(fieldsOf)])];
+  const keys = [...card, ...lens.facets.filter((facet) => facet.kind !== 'search').flatMap(fieldsOf)];
+  const byRole = (role: 'title' | 'link') => {
+    const field = fieldWithRole(index.fields, role);
+    return field ? itemField(index, field.key) : null;
+  };
+  return {
+    fields: [...new Set(keys)].map((key) => itemField(index, key)),
+    title: byRole('title'),
+    link: byRole('link'),
+  };
+}
+
+function itemField(index: PostIndex, key: string): ItemField {
+  if (index.field(key)?.type === 'html') {
+    return { key, read: ({ values }) => (typeof values[key] === 'string' ? plainText(values[key]) : undefined) };
+  }
+  if (index.field(key)?.type !== 'terms') {
+    return {
+      key,
+      read: ({ values }) => {
+        const value = values[key];
+        return Array.isArray(value) ? undefined : value;
+      },
+    };
+  }
+  const column = index.column(key);
+  // one object a term, shared by all items: an answer is written out, never changed
+  const terms = column.terms.map(({ slug, label }): TermValue => ({ slug, label }));
+  return {
+    key,
+    read: ({ values }) => {
+      const slugs = values[key];
+      if (!Array.isArray(slugs)) return undefined;
+      const found: TermValue[] = [];
+      for (const slug of slugs) {
+        const number = column.numbers.get(slug);
+        if (number !== undefined) found.push(terms[number]!);
+      }
+      return found;
+    },
+  };
 }
 
 /**
  * What an answer carries of a post.
- * @param shown   keys of the fields
  * @param search  the search it was found by, to mark where
  */
 export function itemOf(
-  index: PostIndex,
-  shown: readonly string[],
+  plan: ItemPlan,
   post: Post,
   search: { text: TextIndex; found: Search; fields: readonly string[] } | null,
 ): Item {
-  const title = fieldWithRole(index.fields, 'title');
-  const link = fieldWithRole(index.fields, 'link');
   const fields: Record<string, ItemValue> = {};
-  const marks: Record<string, [number, number][]> = {};
-  for (const key of shown) {
-    const value = itemValue(index, post, key);
+  let marks: Record<string, [number, number][]> | undefined;
+  for (const { key, read } of plan.fields) {
+    const value = read(post);
     if (value === undefined) continue;
     fields[key] = value;
     if (!search || typeof value !== 'string' || !search.fields.includes(key)) continue;
     const found = marksIn(search.text, search.found.wanted, value);
-    if (found.length > 0) marks[key] = found;
+    if (found.length > 0) (marks ??= {})[key] = found;
   }
-  return {
+  const item: Item = {
     id: post.id,
-    title: (title && textOf(index, post, title.key)) ?? post.id,
-    link: (link && textOf(index, post, link.key)) ?? null,
+    title: textOf(plan.title, post) ?? post.id,
+    link: textOf(plan.link, post),
     fields,
-    ...(Object.keys(marks).length > 0 && { marks }),
   };
+  if (marks) item.marks = marks;
+  return item;
 }
 
-function itemValue(index: PostIndex, post: Post, key: string): ItemValue | undefined {
-  const value = post.values[key];
-  if (typeof value === 'string' && index.field(key)?.type === 'html') return plainText(value);
-  if (!Array.isArray(value)) return value;
-  const column = index.column(key);
-  return value.flatMap((slug) => {
-    const number = column.numbers.get(slug);
-    return number === undefined ? [] : [{ slug: column.terms[number]!.slug, label: column.terms[number]!.label }];
-  });
-}
-
-function textOf(index: PostIndex, post: Post, key: string): string | undefined {
-  const value = itemValue(index, post, key);
-  return typeof value === 'string' && value !== '' ? value : undefined;
+function textOf(field: ItemField | null, post: Post): string | null {
+  const value = field?.read(post);
+  return typeof value === 'string' && value !== '' ? value : null;
 }

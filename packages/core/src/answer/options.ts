@@ -13,6 +13,8 @@ export interface ShownTerms {
   labels: readonly string[];
   /** Whether the term is shown without being chosen. */
   shown: Uint8Array;
+  /** The options while nothing that is hidden is chosen and no zero count hides one. */
+  places: readonly Place[];
 }
 
 export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
@@ -30,7 +32,17 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
     shown[t] = !branchHidden[t] && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
   });
   const compare = facet.order === 'label' ? byLabel(labels, column) : undefined;
-  return { terms: sortTree(column, compare), labels, shown };
+  const terms = sortTree(column, compare);
+  return { terms, labels, shown, places: placesOf(column, terms, labels, (t) => shown[t] === 1) };
+}
+
+/** What stays the same of an option from query to query. */
+interface Place {
+  term: number;
+  value: string;
+  label: string;
+  parent: string | null;
+  depth: number;
 }
 
 /** Lays a query's counts and choices over the shown terms. */
@@ -45,31 +57,60 @@ export function drawOptions(
   for (const term of chosen) {
     for (let t = column.parents[term]!; t >= 0; t = column.parents[t]!) partly.add(t);
   }
-  const order =
-    facet.order === 'count'
-      ? sortTree(column, (a, b) => counts[b]! - counts[a]! || byLabel(shownOf.labels, column)(a, b))
-      : shownOf.terms;
-  const present = new Uint8Array(column.terms.length);
-  const depths = new Uint8Array(column.terms.length);
-  const options: Option[] = [];
-  for (const t of order) {
-    const gone = !shownOf.shown[t] || (facet.zero === 'hide' && counts[t] === 0 && !partly.has(t));
-    if (gone && !chosen.has(t)) continue;
-    present[t] = 1;
-    let parent = column.parents[t]!;
-    while (parent >= 0 && !present[parent]) parent = column.parents[parent]!;
-    depths[t] = parent < 0 ? 0 : depths[parent]! + 1;
-    options.push({
-      value: column.terms[t]!.slug,
-      label: shownOf.labels[t]!,
-      count: counts[t]!,
-      selected: chosen.has(t),
-      partly: partly.has(t) && !chosen.has(t),
-      parent: parent < 0 ? null : column.terms[parent]!.slug,
-      depth: depths[t],
+  const places = placesFor(facet, column, shownOf, counts, chosen, partly);
+  // most facets have nothing chosen: then no option need be looked up
+  if (chosen.size === 0) {
+    return places.map(({ term, value, label, parent, depth }) => {
+      return { value, label, count: counts[term]!, selected: false, partly: false, parent, depth };
     });
   }
-  return options;
+  return places.map(({ term, value, label, parent, depth }) => {
+    const selected = chosen.has(term);
+    return { value, label, count: counts[term]!, selected, partly: !selected && partly.has(term), parent, depth };
+  });
+}
+
+/** Which options there are, in their order. Only what the counts or the choice change is worked out anew. */
+function placesFor(
+  facet: TermFacet,
+  column: TermColumn,
+  shownOf: ShownTerms,
+  counts: Uint32Array,
+  chosen: ReadonlySet<number>,
+  partly: ReadonlySet<number>,
+): readonly Place[] {
+  const chosenShown = [...chosen].every((term) => shownOf.shown[term]);
+  if (chosenShown && facet.zero !== 'hide' && facet.order !== 'count') return shownOf.places;
+  const isThere = (t: number) =>
+    chosen.has(t) || (shownOf.shown[t] === 1 && (facet.zero !== 'hide' || counts[t]! > 0 || partly.has(t)));
+  const order = facet.order === 'count' ? sortTree(column, byCount(counts, shownOf.labels, column)) : shownOf.terms;
+  return placesOf(column, order, shownOf.labels, isThere);
+}
+
+/** The options of some terms, each under its nearest ancestor that is there too. */
+function placesOf(
+  column: TermColumn,
+  order: readonly number[],
+  labels: readonly string[],
+  isThere: (term: number) => boolean,
+): Place[] {
+  const depths = new Uint8Array(column.terms.length);
+  const places: Place[] = [];
+  for (const term of order) {
+    if (!isThere(term)) continue;
+    let parent = column.parents[term]!;
+    while (parent >= 0 && !isThere(parent)) parent = column.parents[parent]!;
+    const depth = parent < 0 ? 0 : depths[parent]! + 1;
+    depths[term] = depth;
+    const above = parent < 0 ? null : column.terms[parent]!.slug;
+    places.push({ term, value: column.terms[term]!.slug, label: labels[term]!, parent: above, depth });
+  }
+  return places;
+}
+
+function byCount(counts: Uint32Array, labels: readonly string[], column: TermColumn): (a: number, b: number) => number {
+  const tie = byLabel(labels, column);
+  return (a, b) => counts[b]! - counts[a]! || tie(a, b);
 }
 
 /** By label as a reader sorts: folded, figures by their value; slugs break ties. */

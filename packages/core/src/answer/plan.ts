@@ -4,7 +4,7 @@ import { isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens
 import type { Query } from '../model/query.js';
 import { countScope } from './counting.js';
 import type { TermPlan } from './facet-answer.js';
-import { shownFields } from './items.js';
+import { itemPlan, type ItemPlan } from './items.js';
 import { shownTerms } from './options.js';
 import { passing } from './passing.js';
 import { scopeOf } from './scope.js';
@@ -13,8 +13,7 @@ import { scopeOf } from './scope.js';
 export interface Plan {
   scope: Bits;
   total: number;
-  /** Keys of the fields that items carry. */
-  shown: string[];
+  items: ItemPlan;
   terms: Map<Facet, TermPlan>;
 }
 
@@ -38,7 +37,7 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
     const shown = isTerms(facet) ? shownTerms(facet, column) : null;
     terms.set(facet, { column, scopeCounts: countScope(column, scope, total), shown });
   }
-  return { scope, total, shown: shownFields(index, lens), terms };
+  return { scope, total, items: itemPlan(index, lens), terms };
 }
 
 /** Which posts pass which facets of a query. */

@@ -1,9 +1,10 @@
 import { numberOf, partsOf } from '../dates/calendar.js';
-import { countBits, hasBit, listBits, type Bits } from '../index/bits.js';
+import { hasBit, listBits, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { SortedColumn } from '../index/sorted-column.js';
 import type { Bucket } from '../model/answer.js';
 import type { Lens, RangeFacet } from '../model/lens.js';
+import type { Counted } from './counting.js';
 
 /** The two ends of a range facet over all posts; the same column twice where it is no span. */
 export interface RangeColumns {
@@ -34,17 +35,35 @@ const mostSteps = 20;
 
 /** Days up to a 62-day spread, months up to six years, years beyond. */
 export function daySteps(low: number, high: number): Steps {
-  if (high - low < mostDays) return { name: 'days', place: (day) => day, edges: (day) => ({ from: day, to: day }) };
-  const month = (day: number) => {
-    const { year, month: m } = partsOf(day);
-    return year * 12 + m - 1;
+  if (high - low < mostDays) return days;
+  return months.place(high) - months.place(low) < mostMonths ? months : years;
+}
+
+const days: Steps = { name: 'days', place: (day) => day, edges: (day) => ({ from: day, to: day }) };
+
+const firstOfMonth = (step: number) => numberOf(Math.floor(step / 12), (step % 12) + 1, 1);
+const months: Steps = {
+  name: 'months',
+  place: (day) => {
+    const { year, month } = partsOf(day);
+    return year * 12 + month - 1;
+  },
+  edges: remembered((step) => ({ from: firstOfMonth(step), to: firstOfMonth(step + 1) - 1 })),
+};
+const years: Steps = {
+  name: 'years',
+  place: (day) => partsOf(day).year,
+  edges: remembered((year) => ({ from: numberOf(year, 1, 1), to: numberOf(year, 12, 31) })),
+};
+
+/** Keeps what was worked out: the calendar does not change, and every histogram asks for the same months. */
+function remembered(edges: Steps['edges']): Steps['edges'] {
+  const known = new Map<number, { from: number; to: number }>();
+  return (step) => {
+    let found = known.get(step);
+    if (!found) known.set(step, (found = edges(step)));
+    return found;
   };
-  if (month(high) - month(low) < mostMonths) {
-    const start = (step: number) => numberOf(Math.floor(step / 12), (step % 12) + 1, 1);
-    return { name: 'months', place: month, edges: (step) => ({ from: start(step), to: start(step + 1) - 1 }) };
-  }
-  const edges = (year: number) => ({ from: numberOf(year, 1, 1), to: numberOf(year, 12, 31) });
-  return { name: 'years', place: (day) => partsOf(day).year, edges };
 }
 
 /** At most twenty steps of 1, 2 or 5 times a power of ten; whole numbers never finer than 1. */
@@ -81,81 +100,83 @@ export interface Histogram {
 /**
  * Least and greatest value of a set of posts, and how many have each step between. Every post with a value is counted
  * once: a span where it starts.
+ * @param scope  what the set is part of: its own counts are worked out once and kept
  */
 export function histogramOf(
   { start, end }: RangeColumns,
-  set: Bits,
+  counted: Counted,
+  scope: Bits,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
-  const list = countBits(set) * 16 < start.size ? listBits(set) : null;
-  const low = list ? least(start, list) : firstIn(start, set);
-  const high = list ? greatest(end, list) : lastIn(end, set);
+  const few = counted.count * 16 < start.size ? counted.walk.list : null;
+  const low = few ? least(start, few) : firstIn(start, counted.set);
+  const high = few ? greatest(end, few) : lastIn(end, counted.set);
   if (low === null || high === null) return null;
   const cut = steps(low, high);
   const first = cut.place(low);
-  const last = cut.place(high);
-  const counts = new Uint32Array(last - first + 1);
-  countPlaces(start, set, low, high, cut, first, counts);
-  const buckets = Array.from(counts, (count, i) => ({ ...cut.edges(first + i), count }));
+  const counts = countPlaces(start, counted, scope, cut, first, cut.place(high) - first + 1);
+  const buckets: Bucket<number>[] = [];
+  for (let i = 0; i < counts.length; i++) {
+    const { from, to } = cut.edges(first + i);
+    buckets.push({ from, to, count: counts[i]! });
+  }
   return { low, high, buckets };
 }
 
 function countPlaces(
   column: SortedColumn,
-  set: Bits,
-  low: number,
-  high: number,
+  counted: Counted,
+  scope: Bits,
   cut: Steps,
   first: number,
-  counts: Uint32Array,
-): void {
-  const places = placesOf(column, cut);
-  const inSet = countBits(set);
-  const rest = column.size - inSet;
-  if (inSet > rest * 2) {
-    // nearly all posts: count everything, then take away those that are not in the set
-    const all = allPlaces(column, cut, places);
-    for (let i = 0; i < counts.length; i++) counts[i] = all.counts[first + i - all.first] ?? 0;
-    for (let p = 0; p < column.size; p++) {
-      const at = places[p]! - first;
-      if (!hasBit(set, p) && at >= 0 && at < counts.length) counts[at]!--;
-    }
-    return;
+  size: number,
+): Uint32Array {
+  const kept = placesOf(column, cut);
+  const { list, isRest } = counted.walk;
+  if (!isRest) return countList(kept.places, list, first, size);
+  let whole = kept.scopes.get(scope);
+  if (!whole) {
+    const low = cut.place(column.sorted[0]!);
+    const length = cut.place(column.sorted[column.sorted.length - 1]!) - low + 1;
+    kept.scopes.set(scope, (whole = { first: low, counts: countList(kept.places, listBits(scope), low, length) }));
   }
-  const list = listBits(set, inSet);
-  for (let i = 0; i < list.length; i++) {
-    const at = places[list[i]!]! - first;
-    if (at >= 0 && at < counts.length) counts[at]!++;
-  }
+  const counts = countList(kept.places, list, first, size);
+  for (let i = 0; i < size; i++) counts[i] = whole.counts[first + i - whole.first]! - counts[i]!;
+  return counts;
 }
 
-const placed = new WeakMap<
-  SortedColumn,
-  Map<string, { places: Float64Array; all?: { first: number; counts: Uint32Array } }>
->();
+/** How many posts of a list are in each of `size` steps from `first` on. */
+function countList(places: Float64Array, list: Uint32Array, first: number, size: number): Uint32Array {
+  const counts = new Uint32Array(size);
+  for (let i = 0; i < list.length; i++) {
+    // NaN, of a post without a value, is in no step
+    const at = places[list[i]!]! - first;
+    if (at >= 0 && at < size) counts[at]!++;
+  }
+  return counts;
+}
 
-/** The step of every post, worked out once a way of cutting and kept. */
-function placesOf(column: SortedColumn, cut: Steps): Float64Array {
+interface Placed {
+  /** The step of every post; NaN without a value. */
+  places: Float64Array;
+  /** Counts over whole scopes. */
+  scopes: WeakMap<Bits, { first: number; counts: Uint32Array }>;
+}
+
+const placed = new WeakMap<SortedColumn, Map<string, Placed>>();
+/** Ways of cutting kept for a column; more would only hold memory. */
+const cutsKept = 4;
+
+function placesOf(column: SortedColumn, cut: Steps): Placed {
   let byCut = placed.get(column);
-  if (!byCut) placed.set(column, (byCut = new Map()));
+  if (!byCut) placed.set(column, (byCut = new Map<string, Placed>()));
   let entry = byCut.get(cut.name);
   if (!entry) {
     const places = Float64Array.from(column.values, (value) => (Number.isNaN(value) ? NaN : cut.place(value)));
-    // a few ways of cutting are in use at a time; more would only hold memory
-    if (byCut.size >= 4) byCut.delete(byCut.keys().next().value!);
-    byCut.set(cut.name, (entry = { places }));
+    if (byCut.size >= cutsKept) byCut.delete(byCut.keys().next().value!);
+    byCut.set(cut.name, (entry = { places, scopes: new WeakMap() }));
   }
-  return entry.places;
-}
-
-function allPlaces(column: SortedColumn, cut: Steps, places: Float64Array): { first: number; counts: Uint32Array } {
-  const entry = placed.get(column)!.get(cut.name)!;
-  if (entry.all) return entry.all;
-  const first = cut.place(column.sorted[0]!);
-  const counts = new Uint32Array(cut.place(column.sorted[column.sorted.length - 1]!) - first + 1);
-  for (const place of places) if (!Number.isNaN(place)) counts[place - first]!++;
-  entry.all = { first, counts };
-  return entry.all;
+  return entry;
 }
 
 function firstIn({ posts, sorted }: SortedColumn, set: Bits): number | null {

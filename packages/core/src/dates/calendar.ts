@@ -20,8 +20,21 @@ export function numberOf(year: number, month: number, date: number): number {
   return Math.round(moment.getTime() / msPerDay);
 }
 
+const texts = new Map<number, string>();
+/** Days whose text is kept: some 50 years. */
+const textsKept = 20_000;
+
 /** A day number as `YYYY-MM-DD`. */
 export function dayText(day: number): string {
+  let text = texts.get(day);
+  if (text === undefined) {
+    text = writeDay(day);
+    if (texts.size < textsKept) texts.set(day, text);
+  }
+  return text;
+}
+
+function writeDay(day: number): string {
   const { year, month, date } = partsOf(day);
   return `${pad(year, 4)}-${pad(month, 2)}-${pad(date, 2)}`;
 }

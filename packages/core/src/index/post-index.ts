@@ -17,6 +17,7 @@ export class PostIndex implements Vocabulary {
   readonly posts: readonly Post[];
   readonly #taxonomies: Record<string, readonly Term[]>;
   readonly #byKey: Map<string, Field>;
+  readonly #columns = new Map<string, TermColumn>();
   readonly #made = new Map<string, unknown>();
   #numbers: Map<string, number> | undefined;
 
@@ -45,7 +46,13 @@ export class PostIndex implements Vocabulary {
 
   /** The terms of a field over all posts; a field the source does not have gives an empty column. */
   column(key: string): TermColumn {
-    return this.#once(`terms ${key}`, () => buildTermColumn(this.#field(key), this.#taxonomies[key], this.posts));
+    // asked for many times an answer, so its look-up is one step
+    let column = this.#columns.get(key);
+    if (!column) {
+      column = buildTermColumn(this.#field(key), this.#taxonomies[key], this.posts);
+      this.#columns.set(key, column);
+    }
+    return column;
   }
 
   /** Post numbers in the order of a field. */

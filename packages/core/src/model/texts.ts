@@ -9,6 +9,7 @@ export const englishTexts = {
   posts: '{n} post|{n} posts',
   of: 'of {total}',
   sort: 'Sort',
+  relevance: 'Best match',
   chosen: 'Chosen',
   clearAll: 'Clear all',
   remove: 'Remove {facet}: {value}',

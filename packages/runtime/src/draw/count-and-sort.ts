@@ -18,15 +18,18 @@ export function drawCount(listing: Listing): TemplateResult | typeof nothing {
 export function drawSort(listing: Listing): TemplateResult | typeof nothing {
   const { answer, settings, choices } = listing;
   if (!answer || !settings || settings.sort.length < 2) return nothing;
-  const chosen = choices.sort ?? settings.defaultSort ?? '';
+  const chosen = choices.sort ?? answer.sort ?? '';
+  // a search is by relevance without being told, also where the lens lists no such order
+  const implied = answer.sort === 'relevance' && !settings.sort.some((option) => option.key === 'relevance');
+  const options = implied ? [{ key: 'relevance', label: settings.texts.relevance }, ...settings.sort] : settings.sort;
   const pick = (event: Event) => {
     const { value } = event.target as HTMLSelectElement;
-    void listing.choose({ ...choices, sort: value === settings.defaultSort ? null : value, page: 1 });
+    void listing.choose({ ...choices, sort: implied && value === 'relevance' ? null : value, page: 1 });
   };
   return html`<label class="ivy-sort">
     <span>${settings.texts.sort}</span>
     <select .value=${live(chosen)} @change=${pick}>
-      ${settings.sort.map(
+      ${options.map(
         (option) => html`<option value=${option.key} ?selected=${option.key === chosen}>${option.label}</option>`,
       )}
     </select>

@@ -47,7 +47,7 @@ test('of a single choice the new one takes the place of the old', () => {
 });
 
 test('writes facets in the lens’s order, values sorted, defaults left out', () => {
-  expect(writeChoices({ facets: { kind: ['b c'], habitat: ['z', 'a'] }, sort: 'newest', page: 1 }, settings)).toBe(
+  expect(writeChoices({ facets: { kind: ['b c'], habitat: ['z', 'a'] }, sort: null, page: 1 }, settings)).toBe(
     'habitat=a,z&kind=b+c',
   );
   expect(writeChoices({ facets: {}, sort: 'title', page: 3 }, settings)).toBe('sort=title&page=3');
@@ -58,6 +58,11 @@ test('parameters of others stay in front as they came, old names of ours go', ()
 });
 
 test('an answer says what was chosen; a default sort is no choice', () => {
-  const answer = { facets: [habitat], sort: 'newest', page: 2 } as unknown as Parameters<typeof choicesOf>[0];
+  const answer = {
+    facets: [habitat],
+    address: 'habitat=mudflat&page=2',
+    sort: 'newest',
+    page: 2,
+  } as unknown as Parameters<typeof choicesOf>[0];
   expect(choicesOf(answer, settings)).toEqual({ facets: { habitat: ['mudflat'] }, sort: null, page: 2 });
 });

@@ -5,6 +5,7 @@ import type { Answer, FacetAnswer, Settings, SwitchFacetAnswer, TermFacetAnswer 
 export interface Choices {
   /** Values by facet key; facets with nothing chosen have no entry. A search is one text, a range one `from/to`. */
   facets: Record<string, string[]>;
+  /** Null: the lens's own choice. */
   sort: string | null;
   page: number;
 }
@@ -16,7 +17,9 @@ export function choicesOf(answer: Answer, settings: Settings): Choices {
     const values = selectedValues(facet);
     if (values.length > 0) facets[facet.key] = values;
   }
-  return { facets, sort: answer.sort === settings.defaultSort ? null : answer.sort, page: answer.page };
+  const name = settings.address.prefix + settings.address.sort;
+  const sort = splitAddress(answer.address).find((parameter) => parameter.name === name)?.value ?? null;
+  return { facets, sort, page: answer.page };
 }
 
 function selectedValues(facet: FacetAnswer): string[] {
@@ -72,9 +75,7 @@ export function writeChoices(choices: Choices, settings: Settings): string {
     if (values?.length)
       parts.push(`${encodePart(prefix + key)}=${[...values].sort(byCodeUnits).map(encodePart).join(',')}`);
   }
-  if (choices.sort !== null && choices.sort !== settings.defaultSort) {
-    parts.push(`${encodePart(prefix + sort)}=${encodePart(choices.sort)}`);
-  }
+  if (choices.sort !== null) parts.push(`${encodePart(prefix + sort)}=${encodePart(choices.sort)}`);
   if (choices.page > 1) parts.push(`${encodePart(prefix + page)}=${choices.page}`);
   return parts.join('&');
 }

@@ -1,0 +1,20 @@
+import { defaultSort, type Lens, type SortOption } from './lens.js';
+import type { Query } from './query.js';
+
+/**
+ * The sort option in use: the one the address names; without one, relevance while there is a search and the lens wants
+ * it so; else the default. Null: newest first.
+ */
+export function sortOf(query: Pick<Query, 'lens' | 'selections' | 'sort'>): SortOption | null {
+  const { options, relevanceWhenSearching } = query.lens.sort;
+  const named = options.find((option) => option.key === query.sort);
+  if (named) return named;
+  const searching = Object.values(query.selections).some((selection) => selection.type === 'search');
+  return searching && relevanceWhenSearching ? relevanceOf(query.lens) : defaultSort(query.lens);
+}
+
+/** The lens's own relevance option, or one that stands in for it: a search is by relevance without being told. */
+function relevanceOf(lens: Lens): SortOption {
+  const own = lens.sort.options.find((option) => option.by === 'relevance');
+  return own ?? { key: 'relevance', label: '', by: 'relevance', field: '', order: 'desc' };
+}
