@@ -25,3 +25,6 @@ export * from './model/sort.js';
 export * from './model/texts.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/slug.js';
+export * from './why/explain.js';
+export * from './why/nearest.js';
+export * from './why/sieve.js';

@@ -1,3 +1,4 @@
+import type { Explanation } from '@ivy/core';
 import { Body, Controller, Get, HttpCode, Options, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -42,6 +43,26 @@ export class ResultsController {
   ): Promise<Results | void> {
     const ready = await this.service.ready(slug, 'draft');
     if (!isFresh(request, reply, ready.etag)) return this.service.results(ready, queryOf(request));
+  }
+
+  @Get('why/:postId')
+  @ApiOkResponse({ description: 'Which facets of the released lens a post passes, and why.' })
+  async why(
+    @Param('slug') slug: string,
+    @Param('postId') postId: string,
+    @Req() request: FastifyRequest,
+  ): Promise<Explanation> {
+    return this.service.why(await this.service.ready(slug, 'release'), postId, queryOf(request));
+  }
+
+  @Get('draft/why/:postId')
+  @ApiOkResponse({ description: 'Which facets of the draft a post passes, and why.' })
+  async draftWhy(
+    @Param('slug') slug: string,
+    @Param('postId') postId: string,
+    @Req() request: FastifyRequest,
+  ): Promise<Explanation> {
+    return this.service.why(await this.service.ready(slug, 'draft'), postId, queryOf(request));
   }
 
   @Post('draft/trial')

@@ -1,17 +1,19 @@
 import {
   answer,
+  explain,
   matchEffects,
   parameterNames,
   readAddress,
   settingsOf,
   zoneDays,
   type Answer,
+  type Explanation,
   type Lens,
   type MatchEffect,
   type Settings,
 } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
-import { Problem } from '../problem/problem.js';
+import { notFound, Problem } from '../problem/problem.js';
 import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
 import { LensKeeper, type KeptLens } from './lens-keeper.js';
 import { LensesService } from './lenses.service.js';
@@ -62,6 +64,14 @@ export class ResultsService {
 
   results({ kept, posts }: Ready, address: string): Results {
     return resultsOf(kept.slug, kept.release, kept.lens, posts, address);
+  }
+
+  /** Why a post is in an answer or not. */
+  why({ kept, posts }: Ready, postId: string, address: string): Explanation {
+    const post = posts.index.numberOf(postId);
+    if (post === undefined) throw notFound('post', postId);
+    const { query } = readAddress(address, kept.lens, posts.index);
+    return explain(posts.index, query, post);
   }
 
   listing(ready: Ready, address: string): Listing {

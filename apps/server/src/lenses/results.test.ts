@@ -148,6 +148,40 @@ test('a config that is not kept can be tried, with what any and all would give',
   expect(bad.status).toBe(422);
 });
 
+test('every kind of facet is answered, and why says which one stops a post', async () => {
+  const config = {
+    facets: [
+      { key: 'q', kind: 'search', fields: ['title', 'habitat'] },
+      { key: 'seen', kind: 'date-range', field: 'published' },
+      { key: 'minutes', kind: 'number-range', field: 'minutes' },
+      { key: 'open', kind: 'switch', field: 'open' },
+    ],
+  };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Kinds', source: 'notes', slug: 'kinds', config });
+  await server.ask('POST', '/api/v1/lenses/kinds/releases', {});
+  const query = 'q=mud&seen=2026-01-12/..&minutes=1/4&open=no';
+  const { body } = await server.ask('GET', `/api/v1/lenses/kinds/results?${query}`);
+  expect(body).toMatchObject({ address: query, matched: 4, sort: 'relevance' });
+  expect(body.items.map((item: { id: string }) => item.id).sort()).toEqual(['n2', 'n4', 'n6', 'n8']);
+  expect(body.facets[1]).toMatchObject({
+    selected: { from: '2026-01-12', to: null },
+    bounds: { from: '2026-01-12', to: '2026-01-18' },
+  });
+  expect(body.facets[1].buckets).toHaveLength(7);
+  expect(body.facets[3]).toMatchObject({ kind: 'switch', selected: 'no' });
+  const why = await server.ask('GET', `/api/v1/lenses/kinds/why/n0?${query}`);
+  expect(why.body.passes).toBe(false);
+  expect(why.body.facets.map((facet: { key: string; passes: boolean }) => [facet.key, facet.passes])).toEqual([
+    ['q', true],
+    ['seen', false],
+    ['minutes', false],
+    ['open', true],
+  ]);
+  expect(why.body.facets[1].reason).toBe('2026-01-10 is 2 days before the range.');
+  expect((await server.ask('GET', `/api/v1/lenses/kinds/why/n4?${query}`)).body.passes).toBe(true);
+  expect((await server.ask('GET', `/api/v1/lenses/kinds/why/nope?${query}`)).status).toBe(404);
+});
+
 test('a process that lost its line to the database forgets what it holds, and hears of changes again', async () => {
   await results('');
   await onDatabase(
