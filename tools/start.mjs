@@ -10,6 +10,7 @@ import { root } from './root.mjs';
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4800);
+const site = `http://${host}:${port + 1}`;
 const withDemo = process.env.IVY_DEMO !== '0';
 const say = (words) => console.log(`· ${words}`);
 
@@ -29,30 +30,35 @@ try {
   if (withDemo) await needPort(port + 1, 'PORT (the demo site takes the one after it)');
   installPackages(say);
   // the build and the database use different things, so they need not wait for one another
-  [postgres] = await Promise.all([startPostgres(say), build(say)]);
+  const starting = startPostgres(say);
+  starting.catch(() => {});
+  await build(say);
+  if (!stopping) server = loadServer();
+  postgres = await starting;
   if (!stopping) await startServer();
 } catch (error) {
   console.error(error.message);
   await stop(1);
 }
 
-async function startServer() {
-  const site = `http://${host}:${port + 1}`;
-  server = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
+/** Loads the server while PostgreSQL is still coming up: it is told where that is when it is there. */
+function loadServer() {
+  const env = { ...process.env };
+  delete env.DATABASE_URL;
+  const child = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
     execArgv: ['--enable-source-maps'],
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      HOST: host,
-      PORT: String(port),
-      DATABASE_URL: postgres.url,
-      IVY_DEMO_SITE: site,
-    },
+    env: { ...env, NODE_ENV: 'production', HOST: host, PORT: String(port), IVY_DEMO_SITE: site },
   });
-  server.on('exit', (code) => {
+  child.on('exit', (code) => {
     if (!stopping) void stop(code || 1);
   });
-  await new Promise((ready) => server.once('message', ready));
+  return child;
+}
+
+async function startServer() {
+  const ready = new Promise((done) => server.once('message', done));
+  server.send({ databaseUrl: postgres.url });
+  await ready;
   if (withDemo) demo = await serveDemo({ host, port: port + 1, studio: `http://${host}:${port}` });
   console.log(`Studio     http://${host}:${port}`);
   if (withDemo) console.log(`Demo site  ${site}`);

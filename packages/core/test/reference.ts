@@ -163,10 +163,7 @@ function overlaps(lens: Lens, post: Post, facet: RangeFacet, selection: Selectio
 }
 
 function histogram(lens: Lens, facet: RangeFacet, posts: readonly Post[]): Expected['ranges'][string] {
-  const ends = posts.flatMap((post) => [endsOf(lens, post, facet) ?? []].filter((one) => one.length === 2)) as [
-    string | number,
-    string | number,
-  ][];
+  const ends = posts.map((post) => endsOf(lens, post, facet)).filter((one) => one !== null);
   if (ends.length === 0) return { bounds: null, buckets: [] };
   const low = ends.map(([start]) => start).reduce((a, b) => (b < a ? b : a));
   const high = ends.map(([, end]) => end).reduce((a, b) => (b > a ? b : a));
