@@ -4,6 +4,7 @@ import { Fragment, useEffect, useRef, useState, type KeyboardEvent } from 'react
 import { useNavigate } from 'react-router';
 import { figure } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
+import { useCopy } from '../shared/use-copy.js';
 import { cleanAddress, tokensOf, withoutToken } from './address-tokens.js';
 
 interface Props {
@@ -20,13 +21,8 @@ interface Props {
 export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus }: Props) {
   const navigate = useNavigate();
   const [editing, setEditing] = useState(false);
-  const [copied, setCopied] = useState(false);
+  const { copied, copy } = useCopy();
 
-  const copy = async () => {
-    await navigator.clipboard.writeText(location.href);
-    setCopied(true);
-    setTimeout(() => setCopied(false), 1600);
-  };
   return (
     <section
       aria-label="Address"
@@ -85,7 +81,7 @@ export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus
         className="icon-button"
         aria-label="Copy the address"
         title="Copy the address"
-        onClick={() => void copy()}
+        onClick={() => void copy(location.href)}
       >
         {copied ? <Check size={16} className="text-ivy" /> : <Link2 size={16} />}
       </button>

@@ -1,5 +1,5 @@
 import { Check, Copy } from 'lucide-react';
-import { useState } from 'react';
+import { useCopy } from '../shared/use-copy.js';
 
 /** The lines that put a lens on a page. */
 export function snippetFor(slug: string, origin: string): string {
@@ -7,13 +7,8 @@ export function snippetFor(slug: string, origin: string): string {
 }
 
 export function Snippet({ slug }: { slug: string }) {
-  const [copied, setCopied] = useState(false);
+  const { copied, copy } = useCopy();
   const snippet = snippetFor(slug, location.origin);
-  const copy = async () => {
-    await navigator.clipboard.writeText(snippet);
-    setCopied(true);
-    setTimeout(() => setCopied(false), 1600);
-  };
   return (
     <section className="section">
       <h2 className="serif text-[16.5px] font-semibold">Snippet</h2>
@@ -28,7 +23,7 @@ export function Snippet({ slug }: { slug: string }) {
       </pre>
       <div className="mt-2 flex items-center justify-between">
         <span className="text-[13px] text-ink-3">One script, no other file, no cookies.</span>
-        <button type="button" className="button button-small" onClick={() => void copy()}>
+        <button type="button" className="button button-small" onClick={() => void copy(snippet)}>
           {copied ? <Check size={14} /> : <Copy size={14} />} {copied ? 'Copied' : 'Copy'}
         </button>
       </div>

@@ -52,6 +52,21 @@ export function textIndexOf(index: PostIndex, facet: SearchFacet): TextIndex {
   );
 }
 
+const searches = new WeakMap<TextIndex, Map<string, Search>>();
+/** Searches kept: an answer asks for its own two or three times, one as it is typed for those before it. */
+const searchesKept = 8;
+
+/** Works a search out, or takes it as it was worked out a moment ago: an index never changes. */
 export function searchOf(index: PostIndex, facet: SearchFacet, text: string): Search {
-  return search(textIndexOf(index, facet), text, facet.words);
+  const words = textIndexOf(index, facet);
+  let kept = searches.get(words);
+  if (!kept) searches.set(words, (kept = new Map<string, Search>()));
+  const key = `${facet.words} ${text}`;
+  let found = kept.get(key);
+  if (!found) {
+    found = search(words, text, facet.words);
+    if (kept.size >= searchesKept) kept.delete(kept.keys().next().value!);
+    kept.set(key, found);
+  }
+  return found;
 }

@@ -22,6 +22,8 @@ export interface Met extends Wanted {
   whole: number;
   /** What it was taken for, when nothing in the index begins with it. */
   respelled: string | null;
+  /** The posts that meet it. */
+  posts: Bits;
 }
 
 /** A search worked out against an index. */
@@ -32,11 +34,14 @@ export interface Search {
 
 /** Finds the posts that meet a search. `words` tells whether all or any of what is wanted must be there. */
 export function search(index: TextIndex, text: string, words: 'all' | 'any'): Search {
-  const wanted = readWanted(text).map((one) => meet(index, one));
+  const wanted = readWanted(text).map((one) => {
+    const met = meet(index, one);
+    return { ...met, posts: postsMeeting(index, met) };
+  });
   let posts: Bits | null = null;
   for (const one of wanted) {
     if (one.excluded) continue;
-    const found = postsMeeting(index, one);
+    const found = one.posts;
     if (posts === null) posts = found;
     else if (words === 'all') posts = andBits(posts, found);
     else {
@@ -46,11 +51,11 @@ export function search(index: TextIndex, text: string, words: 'all' | 'any'): Se
     }
   }
   let result = posts ?? fullBits(index.size);
-  for (const one of wanted) if (one.excluded) result = withoutBits(result, postsMeeting(index, one));
+  for (const one of wanted) if (one.excluded) result = withoutBits(result, one.posts);
   return { wanted, posts: result };
 }
 
-function meet(index: TextIndex, one: Wanted): Met {
+function meet(index: TextIndex, one: Wanted): Omit<Met, 'posts'> {
   if (one.phrase) {
     const numbers = one.words.map((word) => exactly(index, word));
     return { ...one, numbers, whole: -1, respelled: null };
@@ -76,7 +81,7 @@ function commonest(index: TextIndex, numbers: readonly number[]): string {
   return index.vocabulary[[...numbers].sort((a, b) => size(b) - size(a) || a - b)[0]!]!;
 }
 
-function postsMeeting(index: TextIndex, one: Met): Bits {
+function postsMeeting(index: TextIndex, one: Omit<Met, 'posts'>): Bits {
   if (!one.phrase) return postsWithAny(index, one.numbers[0]!);
   let posts: Bits | null = null;
   for (const numbers of one.numbers) {
@@ -146,7 +151,7 @@ export function byRelevance(
   const { frequency, whole } = scratchOf(index);
   for (const one of found.wanted) {
     if (one.excluded) continue;
-    const matching = postsMeeting(index, one);
+    const matching = one.posts;
     const inverse = inverseFrequency(index.size, countBits(matching));
     eachPosting(index, one, (post, weight, w) => {
       frequency[post]! += weight;
