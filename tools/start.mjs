@@ -14,7 +14,8 @@ const site = `http://${host}:${port + 1}`;
 const withDemo = process.env.IVY_DEMO !== '0';
 const say = (words) => console.log(`· ${words}`);
 
-let postgres;
+/** PostgreSQL on its way, from the moment it is started. */
+let starting;
 let server;
 let demo;
 let stopping = false;
@@ -30,12 +31,13 @@ try {
   if (withDemo) await needPort(port + 1, 'PORT (the demo site takes the one after it)');
   installPackages(say);
   // the build and the database use different things, so they need not wait for one another
-  const starting = startPostgres(say);
+  starting = startPostgres(say);
+  // told below; until then a failure must not end the process
   starting.catch(() => {});
   await build(say);
   if (!stopping) server = loadServer();
-  postgres = await starting;
-  if (!stopping) await startServer();
+  const { url } = await starting;
+  if (!stopping) await startServer(url);
 } catch (error) {
   console.error(error.message);
   await stop(1);
@@ -55,9 +57,9 @@ function loadServer() {
   return child;
 }
 
-async function startServer() {
+async function startServer(databaseUrl) {
   const ready = new Promise((done) => server.once('message', done));
-  server.send({ databaseUrl: postgres.url });
+  server.send({ databaseUrl });
   await ready;
   if (withDemo) demo = await serveDemo({ host, port: port + 1, studio: `http://${host}:${port}` });
   console.log(`Studio     http://${host}:${port}`);
@@ -89,9 +91,11 @@ async function stop(code) {
     clearTimeout(late);
   }
   try {
+    // whatever else failed, a database that was started is stopped again
+    const postgres = await starting;
     postgres?.stop();
-  } catch (error) {
-    console.error(error.message);
+  } catch {
+    // it never started, which was said already
   }
   process.exit(code);
 }
