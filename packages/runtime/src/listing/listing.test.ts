@@ -1,0 +1,137 @@
+import type { Answer, Settings } from '@ivy/core';
+import { choose } from './choices.js';
+import { Listing } from './listing.js';
+
+const settings = {
+  facets: [{ key: 'q' }, { key: 'kind' }],
+  defaultSort: null,
+  address: { prefix: '', sort: 'sort', page: 'page', apply: 'change' },
+  names: ['q', 'kind', 'kinds', 'sort', 'page'],
+} as unknown as Settings;
+
+/** Answers as the server would: canonical, with old names moved. */
+function answerTo(query: string): Answer {
+  const parameters = new URLSearchParams(query);
+  const kind = parameters.get('kind') ?? parameters.get('kinds');
+  const q = parameters.get('q');
+  const address = [q ? `q=${q}` : '', kind ? `kind=${kind}` : ''].filter(Boolean).join('&');
+  const facets = [
+    { key: 'q', kind: 'search', selected: q },
+    { key: 'kind', kind: 'checkboxes', selected: kind ? kind.split(',') : [], options: [] },
+  ];
+  return { address, release: 1, page: 1, matched: kind ? 1 : 9, facets, notices: [] } as unknown as Answer;
+}
+
+interface Asked {
+  url: string;
+  signal: AbortSignal;
+  reply(status?: number): Promise<void>;
+}
+
+let asked: Asked[] = [];
+let writes: string[] = [];
+const settle = () => new Promise((done) => setTimeout(done, 0));
+
+beforeEach(() => {
+  asked = [];
+  writes = [];
+  history.replaceState(null, '', '/notes');
+  jest.spyOn(history, 'pushState').mockImplementation((_state, _title, url) => {
+    writes.push(`push ${String(url)}`);
+    History.prototype.replaceState.call(history, null, '', url);
+  });
+  const replace = history.replaceState.bind(history);
+  jest.spyOn(history, 'replaceState').mockImplementation((state, title, url) => {
+    writes.push(`replace ${String(url)}`);
+    replace(state, title, url);
+  });
+  globalThis.fetch = jest.fn((url: string, { signal }: { signal: AbortSignal }) => {
+    return new Promise((done, fail) => {
+      signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
+      const reply = async (status = 200) => {
+        const answer = answerTo(url.split('?')[1] ?? '');
+        const body = url.includes('/listing?') ? { settings, answer } : answer;
+        done({ ok: status < 400, status, json: () => Promise.resolve(body) });
+        await settle();
+        await settle();
+      };
+      asked.push({ url, signal, reply });
+    });
+  }) as unknown as typeof fetch;
+});
+afterEach(() => jest.restoreAllMocks());
+
+async function loaded(): Promise<Listing> {
+  const listing = new Listing('notes', 'http://ivy.test', false);
+  void listing.load();
+  await asked[0]!.reply();
+  writes = [];
+  return listing;
+}
+
+test('asks for settings and answer in one request, then for answers alone', async () => {
+  const listing = await loaded();
+  expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing?');
+  expect(listing.status).toBe('ready');
+  void listing.choose(choose(listing.choices, 'kind', ['survey']));
+  expect(asked[1]!.url).toBe('http://ivy.test/api/v1/lenses/notes/results?kind=survey');
+});
+
+test('a choice is there at once, its answer when it comes', async () => {
+  const listing = await loaded();
+  void listing.choose(choose(listing.choices, 'kind', ['survey']));
+  expect([listing.choices.facets.kind, listing.answer!.matched, listing.waiting]).toEqual([['survey'], 9, true]);
+  expect(writes).toEqual(['push /notes?kind=survey']);
+  await asked[1]!.reply();
+  expect([listing.answer!.matched, listing.waiting]).toEqual([1, false]);
+});
+
+test('an answer that was overtaken is dropped, and its request given up', async () => {
+  const listing = await loaded();
+  void listing.choose(choose(listing.choices, 'kind', ['survey']));
+  void listing.choose(choose(listing.choices, 'kind', []));
+  expect(asked[1]!.signal.aborted).toBe(true);
+  await asked[2]!.reply();
+  await asked[1]!.reply();
+  expect([listing.answer!.matched, listing.choices.facets]).toEqual([9, {}]);
+});
+
+test('what is typed in one go is one entry of the history', async () => {
+  const listing = await loaded();
+  for (const text of ['t', 'te', 'ter']) void listing.choose(choose(listing.choices, 'q', [text]), 'typing');
+  expect(writes).toEqual(['push /notes?q=t', 'replace /notes?q=te', 'replace /notes?q=ter']);
+  listing.endTyping();
+  void listing.choose(choose(listing.choices, 'q', ['reed']), 'typing');
+  expect(writes.at(-1)).toBe('push /notes?q=reed');
+});
+
+test('an old address becomes the canonical one, the page’s own parameters and hash stay', async () => {
+  History.prototype.replaceState.call(history, null, '', '/notes?from=mail&kinds=survey#top');
+  const listing = new Listing('notes', 'http://ivy.test', false);
+  void listing.load();
+  expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing?from=mail&kinds=survey');
+  await asked[0]!.reply();
+  expect(writes).toEqual(['replace /notes?from=mail&kind=survey#top']);
+});
+
+test('a failure keeps what was there and can be tried again', async () => {
+  const listing = await loaded();
+  void listing.choose(choose(listing.choices, 'kind', ['survey']));
+  await asked[1]!.reply(503);
+  expect([listing.status, listing.answer!.matched]).toEqual(['failed', 9]);
+  void listing.load();
+  await asked[2]!.reply();
+  expect([listing.status, listing.answer!.matched]).toEqual(['ready', 1]);
+});
+
+test('going back draws the answer of before at once, and asks whether it still holds', async () => {
+  const listing = await loaded();
+  void listing.choose(choose(listing.choices, 'kind', ['survey']));
+  await asked[1]!.reply();
+  History.prototype.replaceState.call(history, null, '', '/notes');
+  dispatchEvent(new PopStateEvent('popstate'));
+  expect([listing.answer!.matched, listing.waiting]).toEqual([9, true]);
+  // the listings of the tests before go back as well: all are answered
+  for (const one of asked.slice(2)) await one.reply();
+  expect(listing.waiting).toBe(false);
+});
