@@ -125,6 +125,20 @@ test('more words met whole stand above any number of beginnings, and then BM25 d
   expect(found.items.map((item) => item.id)).toEqual(['y', 'x']);
 });
 
+test('BM25 weighs how often against how long, with b at 0.75', () => {
+  // twice in 27 words against once in 10, with a mean of 18.5: the two are equal at b = 0.7255, so the short text wins
+  // at 0.75 and would lose at 0.7
+  const words = (count: number) => Array.from({ length: count }, (_, i) => `other${i}`).join(' ');
+  const two = buildIndex({
+    fields: index.fields.slice(),
+    taxonomies: {},
+    posts: [post('long', '', `tern tern ${words(25)}`), post('short', '', `tern ${words(9)}`)],
+  });
+  const inBody = lensOf({ facets: [{ key: 'q', kind: 'search', fields: ['body'] }] });
+  const found = answer(two, { lens: inBody, selections: { q: { type: 'search', text: 'tern' } }, sort: null, page: 1 });
+  expect(found.items.map((item) => item.id)).toEqual(['short', 'long']);
+});
+
 test('phrases, exclusions and respelling', () => {
   expect(ids('"little tern"')).toEqual(['a']);
   expect(ids('"tern little"')).toEqual([]);
