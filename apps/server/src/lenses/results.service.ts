@@ -2,6 +2,7 @@ import {
   answer,
   explain,
   matchEffects,
+  maxAddress,
   parameterNames,
   readAddress,
   settingsOf,
@@ -41,8 +42,6 @@ export interface Ready {
   posts: KeptIndex;
   etag: string;
 }
-
-const longestAddress = 8192;
 
 @Injectable()
 export class ResultsService {
@@ -108,11 +107,11 @@ function settings(lens: Lens, { index }: KeptIndex): Settings {
 }
 
 function resultsOf(slug: string, release: number | null, lens: Lens, { index }: KeptIndex, address: string): Results {
-  if (address.length > longestAddress) {
+  if (address.length > maxAddress) {
     throw new Problem(
       414,
       'address-too-long',
-      `The address is longer than ${longestAddress} characters. Take some choices away.`,
+      `The address is longer than ${maxAddress} characters. Take some choices away.`,
     );
   }
   const start = performance.now();

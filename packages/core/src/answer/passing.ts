@@ -27,7 +27,8 @@ export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: S
   return terms.map((term) => postsUnder(column, [term])).reduce(andBits);
 }
 
-function slugsOf(selection: Selection): readonly string[] {
+/** The terms a selection names: of a switch, yes or no. */
+export function slugsOf(selection: Selection): readonly string[] {
   if (selection.type === 'terms') return selection.terms;
   if (selection.type === 'term') return [selection.term];
   return selection.type === 'switch' ? [selection.on ? 'yes' : 'no'] : [];

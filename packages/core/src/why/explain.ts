@@ -1,5 +1,5 @@
 import { planOf } from '../answer/plan.js';
-import { endsOf, passing, searchOf, textIndexOf } from '../answer/passing.js';
+import { endsOf, passing, searchOf, slugsOf, textIndexOf } from '../answer/passing.js';
 import { rangeColumns } from '../answer/range-parts.js';
 import { dayText } from '../dates/calendar.js';
 import { hasBit } from '../index/bits.js';
@@ -65,7 +65,7 @@ function termReason(
 ): FacetReason {
   const own = termsOfPost(column, post);
   const label = (t: number) => column.terms[t]!.label;
-  const chosen = chosenSlugs(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
+  const chosen = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
   const { key } = facet;
   if (own.length === 0) {
     return { key, passes, reason: 'It has no value here.', miss: { by: null, unit: 'steps', nearest: null } };
@@ -186,12 +186,6 @@ function nearestWord(word: string, words: readonly string[]): { word: string; le
       best = { word: other, letters };
   }
   return best;
-}
-
-function chosenSlugs(selection: Selection): readonly string[] {
-  if (selection.type === 'terms') return selection.terms;
-  if (selection.type === 'term') return [selection.term];
-  return selection.type === 'switch' ? [selection.on ? 'yes' : 'no'] : [];
 }
 
 function listed(words: readonly string[], last: 'and' | 'or' = 'and'): string {

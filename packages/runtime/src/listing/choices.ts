@@ -1,4 +1,4 @@
-import { encodePart, splitAddress } from '@ivy/core';
+import { byCodeUnits, encodePart, splitAddress } from '@ivy/core';
 import type { Answer, FacetAnswer, Settings, SwitchFacetAnswer, TermFacetAnswer } from '@ivy/core';
 
 /** What a visitor has chosen, as plain data: what `element.query` reads and sets. */
@@ -78,10 +78,6 @@ export function writeChoices(choices: Choices, settings: Settings): string {
   if (choices.sort !== null) parts.push(`${encodePart(prefix + sort)}=${encodePart(choices.sort)}`);
   if (choices.page > 1) parts.push(`${encodePart(prefix + page)}=${choices.page}`);
   return parts.join('&');
-}
-
-function byCodeUnits(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0;
 }
 
 /** Puts a lens's own address behind the parameters of a page that are not the lens's. */
