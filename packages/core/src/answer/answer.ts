@@ -1,5 +1,4 @@
 import { writeAddress } from '../address/write.js';
-import { andBits, countBits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer, Way } from '../model/answer.js';
 import { isSearch, isSingle, isTerms, type Facet, type SearchFacet } from '../model/lens.js';
@@ -7,12 +6,11 @@ import type { Notice, Query } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
-import { Counted } from './counting.js';
 import { facetAnswer } from './facet-answer.js';
 import { itemOf } from './items.js';
 import { orderingOf, pageOf } from './ordering.js';
 import { passing, searchOf, textIndexOf } from './passing.js';
-import { passQuery, planOf, type Passed } from './plan.js';
+import { countedOf, passQuery, planOf, scopeCounted, type Passed } from './plan.js';
 
 /**
  * Answers a query: total, matched, one page of posts, and every facet's options or histogram with exact counts.
@@ -23,12 +21,12 @@ export function answer(index: PostIndex, query: Query, notices: readonly Notice[
   const { lens } = query;
   const plan = planOf(index, lens);
   const passed = passQuery(index, plan.scope, query);
-  const all = new Counted(passed.all, plan.scope, plan.total);
+  const { all, others } = countedOf(plan, passed, query);
   const found = searchIn(index, query);
   const said = [...notices, ...respellings(found)];
 
-  const size = lens.paging.mode === 'all' ? Math.max(all.count, 1) : lens.paging.size;
-  const pages = Math.max(1, Math.ceil(all.count / size));
+  const size = lens.paging.mode === 'all' ? Math.max(all.set.count, 1) : lens.paging.size;
+  const pages = Math.max(1, Math.ceil(all.set.count / size));
   const page = Math.min(Math.max(query.page, 1), pages);
   if (page !== query.page) said.push(clamped(query.page, page));
   const canonical: Query = { ...query, page };
@@ -37,34 +35,34 @@ export function answer(index: PostIndex, query: Query, notices: readonly Notice[
 
   return {
     address: writeAddress(canonical),
-    total: plan.total,
-    matched: all.count,
+    total: plan.scope.set.count,
+    matched: all.set.count,
     page,
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
     items: pageOf(index, passed.all, ordering, (page - 1) * size, size).map((post) =>
-      itemOf(plan.items, index.posts[post]!, found),
+      itemOf(plan.items, index, post, found),
     ),
     facets: lens.facets.map((facet) => {
       const at = passed.active.indexOf(facet);
-      const under = at < 0 || keepsOwn(facet) ? all : new Counted(passed.others[at]!, plan.scope, plan.total);
-      return facetAnswer(index, lens, plan.terms.get(facet), facet, query.selections[facet.key], under, plan.scope);
+      const under = at < 0 || keepsOwn(facet) ? all : others(at);
+      return facetAnswer(index, lens, plan.terms.get(facet), facet, query.selections[facet.key], under);
     }),
     notices: said,
-    ways: all.count === 0 ? waysOut(canonical, passed) : [],
+    ways: all.set.count === 0 ? waysOut(canonical, passed) : [],
   };
 }
 
 /** How many posts match, and nothing else. */
 export function countMatched(index: PostIndex, query: Query): number {
   const { lens } = query;
-  let bits = planOf(index, lens).scope;
+  let posts = scopeCounted(index, lens.scope).set;
   for (const facet of lens.facets) {
     const selection = query.selections[facet.key];
-    if (selection) bits = andBits(bits, passing(index, lens, facet, selection));
+    if (selection) posts = posts.and(passing(index, lens, facet, selection));
   }
-  return countBits(bits);
+  return posts.count;
 }
 
 /** A facet whose counts are taken with its own selection applied. */
@@ -120,7 +118,7 @@ function waysOut(query: Query, { active, others }: Passed): Way[] {
       const { [facet.key]: _lifted, ...selections } = query.selections;
       return {
         without: facet.key,
-        matched: countBits(others[i]!),
+        matched: others[i]!.count,
         address: writeAddress({ ...query, selections, page: 1 }),
       };
     })

@@ -1,65 +1,73 @@
-import { countBits, listBits, withoutBits, type Bits } from '../index/bits.js';
-import { countTermsOf, type TermColumn } from '../index/term-column.js';
+import { withoutBits } from '../index/bits.js';
+import { PostSet } from '../index/post-set.js';
+import type { SortedColumn } from '../index/sorted-column.js';
+import { countOne, countTermsOf, type TermColumn } from '../index/term-column.js';
 
-/**
- * A set of posts that things are counted over. The list of its posts, or of those it leaves out of the scope, is made
- * when the first column asks for it and serves all others.
- */
+/** Counts that are kept, by the column they are of. */
+export type KeptCounts = Map<TermColumn | SortedColumn, Uint32Array>;
+
+/** The posts a lens sees, and counts over all of them. */
+export interface Scope {
+  set: PostSet;
+  kept: KeptCounts;
+}
+
+/** A set of posts that things are counted over, by walking its posts or those it leaves out of the scope. */
 export class Counted {
-  readonly count: number;
-  readonly #scope: Bits;
-  readonly #scopeCount: number;
+  readonly #scope: Scope;
+  readonly #kept: KeptCounts | null;
   #walk: Walk | undefined;
 
+  /** @param kept  counts over this very set that were worked out before, and room for those that were not */
   constructor(
-    readonly set: Bits,
-    scope: Bits,
-    scopeCount: number,
+    readonly set: PostSet,
+    scope: Scope,
+    kept: KeptCounts | null = null,
   ) {
-    this.count = countBits(set);
     this.#scope = scope;
-    this.#scopeCount = scopeCount;
+    this.#kept = set === scope.set ? scope.kept : kept;
   }
 
-  /** Whether it is the whole scope. */
-  get isScope(): boolean {
-    return this.count === this.#scopeCount;
+  /** Whether counts over the set are kept, so that the same ones come again. */
+  get keepsCounts(): boolean {
+    return this.#kept !== null;
   }
 
-  /** The posts to be walked: those in the set, or those of the scope it leaves out, whichever are fewer. */
-  get walk(): Walk {
-    if (!this.#walk) {
-      const left = this.#scopeCount - this.count;
-      const isRest = left < this.count;
-      const set = isRest ? withoutBits(this.#scope, this.set) : this.set;
-      this.#walk = { set, list: listBits(set, isRest ? left : this.count), isRest };
+  /** Counts, for every term of a column, the posts of the set that stand under it. Never to be changed. */
+  terms(column: TermColumn): Uint32Array {
+    return this.#counts(column, (posts) => countTermsOf(column, posts));
+  }
+
+  /** Counts, for every value of a column by its rank, the posts of the set that have it. Never to be changed. */
+  ranks(column: SortedColumn): Uint32Array {
+    return this.#counts(column, ({ list }) => countOne(column.ranks, list, column.distinct.length));
+  }
+
+  /** Counts over posts that are left out of the scope are taken from the scope's. */
+  #counts<C extends TermColumn | SortedColumn>(column: C, count: (posts: PostSet) => Uint32Array): Uint32Array {
+    const known = this.#kept?.get(column);
+    if (known) return known;
+    this.#walk ??= walkOf(this.set, this.#scope.set);
+    const counts = count(this.#walk.posts);
+    if (this.#walk.isRest) {
+      const whole = new Counted(this.#scope.set, this.#scope).#counts(column, count);
+      for (let t = 0; t < counts.length; t++) counts[t] = whole[t]! - counts[t]!;
     }
-    return this.#walk;
-  }
-
-  /**
-   * Counts, for every term of a column, the posts of the set that stand under it. Counts over the posts that are left
-   * out are taken from the scope's.
-   * @param scopeCounts  counts by term over the whole scope
-   */
-  terms(column: TermColumn, scopeCounts: Uint32Array): Uint32Array {
-    if (this.isScope) return scopeCounts;
-    const { set, list, isRest } = this.walk;
-    const counts = countTermsOf(column, list, set);
-    if (isRest) for (let t = 0; t < counts.length; t++) counts[t] = scopeCounts[t]! - counts[t]!;
+    this.#kept?.set(column, counts);
     return counts;
   }
 }
 
-/** Posts to be walked, as a list and as a set. */
-export interface Walk {
-  set: Bits;
-  list: Uint32Array;
+/** Posts to be walked. */
+interface Walk {
+  posts: PostSet;
   /** They are what the counted set leaves out of the scope. */
   isRest: boolean;
 }
 
-/** Counts every term over a scope. */
-export function countScope(column: TermColumn, scope: Bits, scopeCount: number): Uint32Array {
-  return scopeCount === column.size ? column.sizes : countTermsOf(column, listBits(scope, scopeCount), scope);
+/** The posts in a set, or those of the scope it leaves out, whichever are fewer. */
+function walkOf(set: PostSet, scope: PostSet): Walk {
+  const left = scope.count - set.count;
+  if (set === scope || left >= set.count) return { posts: set, isRest: false };
+  return { posts: PostSet.ofBits(scope.size, withoutBits(scope.bits, set.bits), left), isRest: true };
 }

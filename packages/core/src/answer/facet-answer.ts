@@ -1,8 +1,7 @@
 import { dayText } from '../dates/calendar.js';
-import type { Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { TermColumn } from '../index/term-column.js';
-import type { Bucket, FacetAnswer, Option } from '../model/answer.js';
+import type { FacetAnswer, Option } from '../model/answer.js';
 import {
   isRange,
   isSearch,
@@ -22,8 +21,6 @@ import { daySteps, histogramOf, numberSteps, rangeColumns } from './range-parts.
 /** What of a term facet or switch does not change from query to query. */
 export interface TermPlan {
   column: TermColumn;
-  /** Counts by term over the whole scope. */
-  scopeCounts: Uint32Array;
   shown: ShownTerms | null;
 }
 
@@ -35,18 +32,17 @@ export function facetAnswer(
   facet: Facet,
   selection: Selection | undefined,
   under: Counted,
-  scope: Bits,
 ): FacetAnswer {
   const label = facetLabel(facet, index.fields);
   if (isSearch(facet)) {
     const selected = selection?.type === 'search' ? selection.text : null;
     return { key: facet.key, kind: 'search', label, visible: facet.visible, selected };
   }
-  if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under, scope);
-  const { column, scopeCounts, shown } = plan!;
-  const counts = under.terms(column, scopeCounts);
+  if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under);
+  const { column, shown } = plan!;
+  const counts = under.terms(column);
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
-  return termAnswer(facet, label, selection, column, shown!, counts);
+  return termAnswer(facet, label, selection, column, shown!, counts, under.keepsCounts);
 }
 
 function termAnswer(
@@ -56,11 +52,12 @@ function termAnswer(
   column: TermColumn,
   shown: ShownTerms,
   counts: Uint32Array,
+  keep: boolean,
 ): FacetAnswer {
   const selected = selection?.type === 'terms' ? selection.terms : selection?.type === 'term' ? [selection.term] : [];
   const chosen = new Set(selected.flatMap((slug) => column.numbers.get(slug) ?? []));
   const { key, kind, visible } = facet;
-  return { key, kind, label, visible, selected, options: drawOptions(facet, column, shown, counts, chosen) };
+  return { key, kind, label, visible, selected, options: drawOptions(facet, column, shown, counts, chosen, keep) };
 }
 
 function switchAnswer(
@@ -93,17 +90,11 @@ function rangeAnswer(
   label: string,
   selection: Selection | undefined,
   under: Counted,
-  scope: Bits,
 ): FacetAnswer {
   const columns = rangeColumns(index, lens, facet);
   const { key, visible } = facet;
   if (facet.kind === 'date-range') {
-    const found = histogramOf(columns, under, scope, daySteps);
-    const day = (bucket: Bucket<number>) => ({
-      from: dayText(bucket.from),
-      to: dayText(bucket.to),
-      count: bucket.count,
-    });
+    const found = histogramOf(columns, under, daySteps);
     return {
       key,
       kind: 'date-range',
@@ -111,11 +102,13 @@ function rangeAnswer(
       visible,
       selected: selection?.type === 'days' ? { from: selection.from, to: selection.to } : null,
       bounds: found && { from: dayText(found.low), to: dayText(found.high) },
-      buckets: found ? found.buckets.map(day) : [],
+      buckets: found
+        ? found.edges.map(({ first, last }, i) => ({ from: first!, to: last!, count: found.counts[i]! }))
+        : [],
     };
   }
   const whole = columns.start.whole && columns.end.whole;
-  const found = histogramOf(columns, under, scope, (low, high) => numberSteps(low, high, whole));
+  const found = histogramOf(columns, under, (low, high) => numberSteps(low, high, whole));
   return {
     key,
     kind: 'number-range',
@@ -123,6 +116,6 @@ function rangeAnswer(
     visible,
     selected: selection?.type === 'numbers' ? { from: selection.from, to: selection.to } : null,
     bounds: found && { from: found.low, to: found.high },
-    buckets: found ? found.buckets : [],
+    buckets: found ? found.edges.map(({ from, to }, i) => ({ from, to, count: found.counts[i]! })) : [],
   };
 }

@@ -2,16 +2,17 @@ import type { PostIndex } from '../index/post-index.js';
 import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { fieldsOf, type Lens } from '../model/lens.js';
-import { fieldWithRole, type Post } from '../model/post.js';
+import { fieldWithRole } from '../model/post.js';
 import { marksIn } from '../search/marks.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
+import { noTerm } from '../store/values.js';
 import { plainText } from '../text/plain-text.js';
 
 /** How a field of a post is read into an answer. */
 export interface ItemField {
   key: string;
-  read: (post: Post) => ItemValue | undefined;
+  read: (post: number) => ItemValue | undefined;
 }
 
 /** What of a lens every item is made by: worked out once a lens. */
@@ -19,7 +20,12 @@ export interface ItemPlan {
   fields: ItemField[];
   title: ItemField | null;
   link: ItemField | null;
+  /** Items as they were last drawn, without marks. The newest posts are on most first pages. */
+  kept: Map<number, Item>;
 }
+
+/** Items kept of a lens. */
+const itemsKept = 2000;
 
 /** An answer carries of each post what its card shows and what its facets filter by. */
 export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
@@ -33,36 +39,37 @@ export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
     fields: [...new Set(keys)].map((key) => itemField(index, key)),
     title: byRole('title'),
     link: byRole('link'),
+    kept: new Map(),
   };
 }
 
 function itemField(index: PostIndex, key: string): ItemField {
-  if (index.field(key)?.type === 'html') {
-    return { key, read: ({ values }) => (typeof values[key] === 'string' ? plainText(values[key]) : undefined) };
-  }
-  if (index.field(key)?.type !== 'terms') {
+  const values = index.valuesOf(key);
+  if (values?.form === 'term' || values?.form === 'terms') {
+    // one object a term, shared by all items: an answer is written out, never changed
+    const terms = (index.termList(key)?.terms ?? []).map(({ slug, label }): TermValue => ({ slug, label }));
+    if (values.form === 'term') {
+      const { numbers } = values;
+      const none = noTerm(numbers);
+      return { key, read: (post) => (numbers[post] === none ? undefined : [terms[numbers[post]!]!]) };
+    }
+    const { starts, numbers } = values;
     return {
       key,
-      read: ({ values }) => {
-        const value = values[key];
-        return Array.isArray(value) ? undefined : value;
+      read: (post) => {
+        const found: TermValue[] = [];
+        for (let i = starts[post]!; i < starts[post + 1]!; i++) found.push(terms[numbers[i]!]!);
+        return found.length === 0 ? undefined : found;
       },
     };
   }
-  const column = index.column(key);
-  // one object a term, shared by all items: an answer is written out, never changed
-  const terms = column.terms.map(({ slug, label }): TermValue => ({ slug, label }));
+  const isHtml = index.field(key)?.type === 'html';
   return {
     key,
-    read: ({ values }) => {
-      const slugs = values[key];
-      if (!Array.isArray(slugs)) return undefined;
-      const found: TermValue[] = [];
-      for (const slug of slugs) {
-        const number = column.numbers.get(slug);
-        if (number !== undefined) found.push(terms[number]!);
-      }
-      return found;
+    read: (post) => {
+      const value = index.valueOf(post, key);
+      if (Array.isArray(value)) return undefined;
+      return isHtml && typeof value === 'string' ? plainText(value) : value;
     },
   };
 }
@@ -73,30 +80,38 @@ function itemField(index: PostIndex, key: string): ItemField {
  */
 export function itemOf(
   plan: ItemPlan,
-  post: Post,
+  index: PostIndex,
+  post: number,
   search: { text: TextIndex; found: Search; fields: readonly string[] } | null,
 ): Item {
-  const fields: Record<string, ItemValue> = {};
+  let item = plan.kept.get(post);
+  if (!item) {
+    item = makeItem(plan, index, post);
+    if (plan.kept.size >= itemsKept) plan.kept.clear();
+    plan.kept.set(post, item);
+  }
+  if (!search) return item;
   let marks: Record<string, [number, number][]> | undefined;
-  for (const { key, read } of plan.fields) {
-    const value = read(post);
-    if (value === undefined) continue;
-    fields[key] = value;
-    if (!search || typeof value !== 'string' || !search.fields.includes(key)) continue;
+  for (const key of search.fields) {
+    const value = item.fields[key];
+    if (typeof value !== 'string') continue;
     const found = marksIn(search.text, search.found.wanted, value);
     if (found.length > 0) (marks ??= {})[key] = found;
   }
-  const item: Item = {
-    id: post.id,
-    title: textOf(plan.title, post) ?? post.id,
-    link: textOf(plan.link, post),
-    fields,
-  };
-  if (marks) item.marks = marks;
-  return item;
+  return marks ? { ...item, marks } : item;
 }
 
-function textOf(field: ItemField | null, post: Post): string | null {
+function makeItem(plan: ItemPlan, index: PostIndex, post: number): Item {
+  const fields: Record<string, ItemValue> = {};
+  for (const { key, read } of plan.fields) {
+    const value = read(post);
+    if (value !== undefined) fields[key] = value;
+  }
+  const id = index.idOf(post);
+  return { id, title: textOf(plan.title, post) ?? id, link: textOf(plan.link, post), fields };
+}
+
+function textOf(field: ItemField | null, post: number): string | null {
   const value = field?.read(post);
   return typeof value === 'string' && value !== '' ? value : null;
 }

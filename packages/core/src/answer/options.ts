@@ -15,6 +15,8 @@ export interface ShownTerms {
   shown: Uint8Array;
   /** The options while nothing that is hidden is chosen and no zero count hides one. */
   places: readonly Place[];
+  /** Options drawn before with nothing chosen, by the counts laid over them. */
+  drawn: WeakMap<Uint32Array, Option[]>;
 }
 
 export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
@@ -33,41 +35,61 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
   });
   const compare = facet.order === 'label' ? byLabel(labels, column) : undefined;
   const terms = sortTree(column, compare);
-  return { terms, labels, shown, places: placesOf(column, terms, labels, (t) => shown[t] === 1) };
+  return {
+    terms,
+    labels,
+    shown,
+    places: placesOf(column, terms, labels, (t) => shown[t] === 1),
+    drawn: new WeakMap(),
+  };
 }
 
 /** What stays the same of an option from query to query. */
 interface Place {
   term: number;
-  value: string;
-  label: string;
-  parent: string | null;
-  depth: number;
+  /** The option as it was last drawn, not chosen: most counts, above all zeros, stay as they are. */
+  last: Option;
 }
 
-/** Lays a query's counts and choices over the shown terms. */
+/**
+ * Lays a query's counts and choices over the shown terms.
+ * @param keep  whether these very counts will come again
+ */
 export function drawOptions(
   facet: TermFacet,
   column: TermColumn,
   shownOf: ShownTerms,
   counts: Uint32Array,
   chosen: ReadonlySet<number>,
+  keep: boolean,
 ): Option[] {
   const partly = new Set<number>();
   for (const term of chosen) {
     for (let t = column.parents[term]!; t >= 0; t = column.parents[t]!) partly.add(t);
   }
+  const isPlain = keep && chosen.size === 0;
+  const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
+  if (drawn) return drawn;
   const places = placesFor(facet, column, shownOf, counts, chosen, partly);
-  // most facets have nothing chosen: then no option need be looked up
-  if (chosen.size === 0) {
-    return places.map(({ term, value, label, parent, depth }) => {
-      return { value, label, count: counts[term]!, selected: false, partly: false, parent, depth };
-    });
+  const options = new Array<Option>(places.length);
+  for (let i = 0; i < places.length; i++) {
+    const place = places[i]!;
+    const count = counts[place.term]!;
+    if (chosen.size > 0 && (chosen.has(place.term) || partly.has(place.term))) {
+      const selected = chosen.has(place.term);
+      options[i] = { ...place.last, count, selected, partly: !selected };
+    } else {
+      const { last } = place;
+      if (last.count === count) options[i] = last;
+      else options[i] = place.last = plainOption(last.value, last.label, count, last.parent, last.depth);
+    }
   }
-  return places.map(({ term, value, label, parent, depth }) => {
-    const selected = chosen.has(term);
-    return { value, label, count: counts[term]!, selected, partly: !selected && partly.has(term), parent, depth };
-  });
+  if (isPlain) shownOf.drawn.set(counts, options);
+  return options;
+}
+
+function plainOption(value: string, label: string, count: number, parent: string | null, depth: number): Option {
+  return { value, label, count, selected: false, partly: false, parent, depth };
 }
 
 /** Which options there are, in their order. Only what the counts or the choice change is worked out anew. */
@@ -103,7 +125,8 @@ function placesOf(
     const depth = parent < 0 ? 0 : depths[parent]! + 1;
     depths[term] = depth;
     const above = parent < 0 ? null : column.terms[parent]!.slug;
-    places.push({ term, value: column.terms[term]!.slug, label: labels[term]!, parent: above, depth });
+    const value = column.terms[term]!.slug;
+    places.push({ term, last: plainOption(value, labels[term]!, 0, above, depth) });
   }
   return places;
 }

@@ -1,10 +1,10 @@
-import { eachBit, hasBit, listBits, type Bits } from '../index/bits.js';
+import { eachBit, hasBit } from '../index/bits.js';
+import type { PostSet } from '../index/post-set.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { SortOption } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import { byRelevance, firstOf, type Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
-import { byCodeUnits } from '../text/slug.js';
 
 /** How posts are to be put in order. */
 export type Ordering =
@@ -30,7 +30,7 @@ export function orderingOf(
 }
 
 /** Post numbers of one page. */
-export function pageOf(index: PostIndex, matched: Bits, ordering: Ordering, start: number, size: number): number[] {
+export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, start: number, size: number): number[] {
   const page: number[] = [];
   let seen = 0;
   const take = (post: number) => {
@@ -39,26 +39,41 @@ export function pageOf(index: PostIndex, matched: Bits, ordering: Ordering, star
   };
   switch (ordering.by) {
     case 'newest':
-      eachBit(matched, take);
+      return [...firstPosts(matched, start, size)];
+    case 'field': {
+      const { bits } = matched;
+      for (const post of index.order(ordering.field, ordering.order)) if (hasBit(bits, post) && !take(post)) break;
       return page;
-    case 'field':
-      for (const post of index.order(ordering.field, ordering.order)) if (hasBit(matched, post) && !take(post)) break;
-      return page;
+    }
     case 'relevance': {
-      const byId = (a: number, b: number) => byCodeUnits(index.posts[a]!.id, index.posts[b]!.id);
-      return [...byRelevance(ordering.text, ordering.found, listBits(matched), start + size, byId).slice(start)];
+      const { idPlaces } = index;
+      const byId = (a: number, b: number) => idPlaces[a]! - idPlaces[b]!;
+      return [...byRelevance(ordering.text, ordering.found, matched.list, start + size, byId).slice(start)];
     }
     case 'shuffle': {
-      const posts = listBits(matched);
-      const places = Float64Array.from(posts, (post) => mixed(`${ordering.seed} ${index.posts[post]!.id}`));
+      const posts = matched.list;
+      const places = Float64Array.from(posts, (post) => mixed(`${ordering.seed} ${index.idOf(post)}`));
+      const { idPlaces } = index;
       const first = firstOf(
         posts.length,
         start + size,
-        (a, b) => places[a]! - places[b]! || byCodeUnits(index.posts[posts[a]!]!.id, index.posts[posts[b]!]!.id),
+        (a, b) => places[a]! - places[b]! || idPlaces[posts[a]!]! - idPlaces[posts[b]!]!,
       );
       return first.slice(start).map((i) => posts[i]!);
     }
   }
+}
+
+/** The posts from the `start`th on, `size` of them. Of many, only so many are looked for as are asked for. */
+function firstPosts(matched: PostSet, start: number, size: number): ArrayLike<number> & Iterable<number> {
+  if (matched.isListed) return matched.list.subarray(start, start + size);
+  const page: number[] = [];
+  let seen = 0;
+  eachBit(matched.bits, (post) => {
+    if (seen++ >= start) page.push(post);
+    return page.length < size;
+  });
+  return page;
 }
 
 /** A number that looks like chance but is the same for the same text: FNV-1a, then murmur3's finisher. */

@@ -1,6 +1,6 @@
 import { dayNumber } from '../dates/calendar.js';
-import { andBits, emptyBits, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
+import { PostSet } from '../index/post-set.js';
 import { postsWithin } from '../index/sorted-column.js';
 import { postsUnder } from '../index/term-column.js';
 import { isRange, isSearch, type Facet, type Lens, type SearchFacet } from '../model/lens.js';
@@ -11,9 +11,10 @@ import type { TextIndex } from '../search/text-index.js';
 import { rangeColumns } from './range-parts.js';
 
 /** The posts whose values meet what is chosen in a facet. The set may be one the index keeps: it must not be changed. */
-export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: Selection): Bits {
-  if (isSearch(facet))
-    return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : emptyBits(index.size);
+export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: Selection): PostSet {
+  if (isSearch(facet)) {
+    return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : nothing(index);
+  }
   if (isRange(facet)) {
     const { start, end } = rangeColumns(index, lens, facet);
     const [from, to] = endsOf(selection);
@@ -23,8 +24,12 @@ export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: S
   const terms = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
   if (selection.type !== 'terms' || !('match' in facet) || facet.match === 'any') return postsUnder(column, terms);
   // a term that is not there at all leaves an "all" with nothing
-  if (terms.length < slugsOf(selection).length) return emptyBits(index.size);
-  return terms.map((term) => postsUnder(column, [term])).reduce(andBits);
+  if (terms.length < slugsOf(selection).length) return nothing(index);
+  return terms.map((term) => postsUnder(column, [term])).reduce((a, b) => a.and(b));
+}
+
+function nothing(index: PostIndex): PostSet {
+  return PostSet.ofList(index.size, new Uint32Array(0));
 }
 
 /** The terms a selection names: of a switch, yes or no. */

@@ -1,20 +1,26 @@
-import { andBits, countBits, emptyBits, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
+import { PostSet } from '../index/post-set.js';
+import { postsUnder } from '../index/term-column.js';
 import { isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Query } from '../model/query.js';
-import { countScope } from './counting.js';
+import { Counted, type KeptCounts, type Scope } from './counting.js';
 import type { TermPlan } from './facet-answer.js';
 import { itemPlan, type ItemPlan } from './items.js';
 import { shownTerms } from './options.js';
-import { passing } from './passing.js';
+import { passing, slugsOf, textIndexOf } from './passing.js';
+import { rangeColumns } from './range-parts.js';
 import { scopeOf } from './scope.js';
 
 /** What of a lens on an index does not change from query to query: worked out at the first and kept. */
 export interface Plan {
-  scope: Bits;
-  total: number;
+  scope: Scope;
   items: ItemPlan;
   terms: Map<Facet, TermPlan>;
+  /**
+   * Counts under one common term alone, by field and term: most questions with one or two facets on ask for these, and
+   * a term on many posts is dear to count under. There are few such terms, so all of them can be kept.
+   */
+  common: Map<string, KeptCounts>;
 }
 
 const plans = new WeakMap<PostIndex, WeakMap<Lens, Plan>>();
@@ -28,16 +34,29 @@ export function planOf(index: PostIndex, lens: Lens): Plan {
 }
 
 function makePlan(index: PostIndex, lens: Lens): Plan {
-  const scope = scopeOf(index, lens);
-  const total = countBits(scope);
+  const scope = scopeCounted(index, lens.scope);
   const terms: Plan['terms'] = new Map();
   for (const facet of lens.facets) {
     if (isSearch(facet) || isRange(facet)) continue;
     const column = index.column(facet.field);
     const shown = isTerms(facet) ? shownTerms(facet, column) : null;
-    terms.set(facet, { column, scopeCounts: countScope(column, scope, total), shown });
+    terms.set(facet, { column, shown });
   }
-  return { scope, total, items: itemPlan(index, lens), terms };
+  return { scope, items: itemPlan(index, lens), terms, common: new Map() };
+}
+
+const scopes = new WeakMap<PostIndex, WeakMap<Lens['scope'], Scope>>();
+
+/** The scope of a lens; of lenses that differ elsewhere it is the same object. */
+export function scopeCounted(index: PostIndex, scope: Lens['scope']): Scope {
+  let byScope = scopes.get(index);
+  if (!byScope) scopes.set(index, (byScope = new WeakMap()));
+  let counted = byScope.get(scope);
+  if (!counted) {
+    counted = { set: PostSet.ofBits(index.size, scopeOf(index, scope)), kept: new Map() };
+    byScope.set(scope, counted);
+  }
+  return counted;
 }
 
 /** Which posts pass which facets of a query. */
@@ -45,32 +64,86 @@ export interface Passed {
   /** Facets with a choice, in the lens's order. */
   active: Facet[];
   /** For each active facet: the posts that meet its choice, in scope or not. */
-  each: Bits[];
+  each: PostSet[];
   /** For each active facet: the posts of the scope that pass all others. */
-  others: Bits[];
+  others: PostSet[];
   /** The posts of the scope that pass all. */
-  all: Bits;
+  all: PostSet;
 }
 
-export function passQuery(index: PostIndex, scope: Bits, query: Query): Passed {
+export function passQuery(index: PostIndex, scope: Scope, query: Query): Passed {
   const { lens, selections } = query;
   const active = lens.facets.filter((facet) => selections[facet.key]);
   const each = active.map((facet) => passing(index, lens, facet, selections[facet.key]!));
-  return { active, each, ...combine(scope, each) };
+  const { all, others } = combine(scope.set.count === index.size ? null : scope.set, each);
+  return { active, each, all: all ?? scope.set, others: others.map((posts) => posts ?? scope.set) };
 }
 
 /**
  * The posts that pass all facets, and for each facet those that pass all but it. Running products from both
- * ends, so that the cost is 3 ANDs a facet and not one for every pair.
+ * ends, so that the cost is at most 3 ANDs a facet and not one for every pair.
+ * @param scope  null stands for all posts, which need no AND
  */
-function combine(scope: Bits, passes: readonly Bits[]): { all: Bits; others: Bits[] } {
-  const before: Bits[] = [scope];
-  for (const bits of passes) before.push(andBits(before[before.length - 1]!, bits));
-  const others: Bits[] = new Array<Bits>(passes.length).fill(emptyBits(0));
-  let after: Bits | null = null;
+function combine(scope: PostSet | null, passes: readonly PostSet[]) {
+  const both = (a: PostSet | null, b: PostSet | null) => (a && b ? a.and(b) : (a ?? b));
+  const before: (PostSet | null)[] = [scope];
+  for (const posts of passes) before.push(both(before[before.length - 1]!, posts));
+  const others: (PostSet | null)[] = passes.map(() => null);
+  let after: PostSet | null = null;
   for (let i = passes.length - 1; i >= 0; i--) {
-    others[i] = after ? andBits(before[i]!, after) : before[i]!;
-    after = after ? andBits(after, passes[i]!) : passes[i]!;
+    others[i] = both(before[i]!, after);
+    if (i > 0) after = both(passes[i]!, after);
   }
   return { all: before[passes.length]!, others };
+}
+
+/** What a query counts over: all that match, and, for each active facet, those that pass all others. */
+export function countedOf(
+  plan: Plan,
+  { active, all, others }: Passed,
+  query: Query,
+): { all: Counted; others: (at: number) => Counted } {
+  const keptOf = (facet: Facet | undefined) => (facet ? keptUnder(plan, facet, query) : null);
+  return {
+    all: new Counted(all, plan.scope, active.length === 1 ? keptOf(active[0]) : null),
+    others: (at) => new Counted(others[at]!, plan.scope, active.length === 2 ? keptOf(active[1 - at]) : null),
+  };
+}
+
+/** Room for the counts under a facet's choice alone, if that is one common term. */
+function keptUnder(plan: Plan, facet: Facet, query: Query): KeptCounts | null {
+  const column = plan.terms.get(facet)?.column;
+  const [slug, ...more] = slugsOf(query.selections[facet.key]!);
+  const term = slug === undefined ? undefined : column?.numbers.get(slug);
+  if (!column || term === undefined || more.length > 0 || !column.sets[term]) return null;
+  return commonCounts(plan, facet, term);
+}
+
+function commonCounts(plan: Plan, facet: Facet, term: number): KeptCounts {
+  const name = `${facet.key} ${term}`;
+  let kept = plan.common.get(name);
+  if (!kept) plan.common.set(name, (kept = new Map()));
+  return kept;
+}
+
+/**
+ * Works out ahead what the first answers of a lens would otherwise wait for: its columns, words, and the counts under
+ * each common term. Answers are the same without.
+ */
+export function warm(index: PostIndex, lens: Lens): void {
+  const plan = planOf(index, lens);
+  const ranges = lens.facets.filter(isRange).map((facet) => rangeColumns(index, lens, facet).start);
+  for (const facet of lens.facets) if (isSearch(facet)) textIndexOf(index, facet);
+  for (const [facet, { column }] of plan.terms) {
+    column.sets.forEach((set, term) => {
+      if (!set) return;
+      const counted = new Counted(
+        plan.scope.set.and(postsUnder(column, [term])),
+        plan.scope,
+        commonCounts(plan, facet, term),
+      );
+      for (const other of plan.terms.values()) counted.terms(other.column);
+      for (const other of ranges) counted.ranks(other);
+    });
+  }
 }

@@ -1,8 +1,8 @@
-import { numberOf, partsOf } from '../dates/calendar.js';
-import { hasBit, listBits, type Bits } from '../index/bits.js';
+import { dayText, numberOf, partsOf } from '../dates/calendar.js';
+import { firstBit, lastBitBefore, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { SortedColumn } from '../index/sorted-column.js';
-import type { Bucket } from '../model/answer.js';
+import { PostSet } from '../index/post-set.js';
+import { countRanks, type SortedColumn } from '../index/sorted-column.js';
 import type { Lens, RangeFacet } from '../model/lens.js';
 import type { Counted } from './counting.js';
 
@@ -26,7 +26,15 @@ export function rangeColumns(index: PostIndex, lens: Lens, facet: RangeFacet): R
 export interface Steps {
   name: string;
   place(value: number): number;
-  edges(step: number): { from: number; to: number };
+  edges(step: number): Edges;
+}
+
+/** The first and last value of a step; of a step of days also as they are written. */
+export interface Edges {
+  from: number;
+  to: number;
+  first?: string;
+  last?: string;
 }
 
 const mostDays = 62;
@@ -39,7 +47,11 @@ export function daySteps(low: number, high: number): Steps {
   return months.place(high) - months.place(low) < mostMonths ? months : years;
 }
 
-const days: Steps = { name: 'days', place: (day) => day, edges: (day) => ({ from: day, to: day }) };
+const days: Steps = { name: 'days', place: (day) => day, edges: (day) => ofDays(day, day) };
+
+function ofDays(from: number, to: number): Edges {
+  return { from, to, first: dayText(from), last: dayText(to) };
+}
 
 const firstOfMonth = (step: number) => numberOf(Math.floor(step / 12), (step % 12) + 1, 1);
 const months: Steps = {
@@ -48,17 +60,17 @@ const months: Steps = {
     const { year, month } = partsOf(day);
     return year * 12 + month - 1;
   },
-  edges: remembered((step) => ({ from: firstOfMonth(step), to: firstOfMonth(step + 1) - 1 })),
+  edges: remembered((step) => ofDays(firstOfMonth(step), firstOfMonth(step + 1) - 1)),
 };
 const years: Steps = {
   name: 'years',
   place: (day) => partsOf(day).year,
-  edges: remembered((year) => ({ from: numberOf(year, 1, 1), to: numberOf(year, 12, 31) })),
+  edges: remembered((year) => ofDays(numberOf(year, 1, 1), numberOf(year, 12, 31))),
 };
 
 /** Keeps what was worked out: the calendar does not change, and every histogram asks for the same months. */
 function remembered(edges: Steps['edges']): Steps['edges'] {
-  const known = new Map<number, { from: number; to: number }>();
+  const known = new Map<number, Edges>();
   return (step) => {
     let found = known.get(step);
     if (!found) known.set(step, (found = edges(step)));
@@ -91,114 +103,85 @@ export function numberSteps(low: number, high: number, whole: boolean): Steps {
   return { name: `${size}/${down}`, place: (value) => Math.floor((value * down) / size), edges };
 }
 
+/** Counts by step, from the step of the least value to that of the greatest. */
 export interface Histogram {
   low: number;
   high: number;
-  buckets: Bucket<number>[];
+  edges: Edges[];
+  counts: Uint32Array;
 }
 
 /**
  * Least and greatest value of a set of posts, and how many have each step between. Every post with a value is counted
  * once: a span where it starts.
- * @param scope  what the set is part of: its own counts are worked out once and kept
  */
 export function histogramOf(
   { start, end }: RangeColumns,
   counted: Counted,
-  scope: Bits,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
-  const few = counted.count * 16 < start.size ? counted.walk.list : null;
-  const low = few ? least(start, few) : firstIn(start, counted.set);
-  const high = few ? greatest(end, few) : lastIn(end, counted.set);
-  if (low === null || high === null) return null;
+  if (start === end && start.falling && !PostSet.isFew(start.size, counted.set.count)) {
+    return runHistogram(start, counted.set.bits, steps);
+  }
+  const ranks = counted.ranks(start);
+  const [lowRank, highStart] = endsOfCounts(ranks);
+  const highRank = start === end ? highStart : endsOfCounts(counted.ranks(end))[1];
+  if (lowRank < 0 || highRank < 0) return null;
+  const { cut, first, histogram } = emptyHistogram(start.distinct[lowRank]!, end.distinct[highRank]!, steps);
+  const places = placesOf(start, cut);
+  for (let rank = lowRank; rank <= highStart; rank++) {
+    if (ranks[rank] !== 0) histogram.counts[places[rank]! - first]! += ranks[rank]!;
+  }
+  return histogram;
+}
+
+/** Where posts are numbered by this very column, a step is a run of numbers: nothing need be walked. */
+function runHistogram(column: SortedColumn, set: Bits, steps: (low: number, high: number) => Steps): Histogram | null {
+  const [newest, oldest] = [firstBit(set), lastBitBefore(set, column.posts.length)];
+  if (oldest < 0) return null;
+  const [lowRank, highRank] = [column.ranks[oldest]!, column.ranks[newest]!];
+  const { cut, first, histogram } = emptyHistogram(column.distinct[lowRank]!, column.distinct[highRank]!, steps);
+  const places = placesOf(column, cut);
+  for (let from = lowRank; from <= highRank;) {
+    let to = from + 1;
+    while (to <= highRank && places[to] === places[from]) to++;
+    histogram.counts[places[from]! - first] = countRanks(column, set, from, to);
+    from = to;
+  }
+  return histogram;
+}
+
+function emptyHistogram(low: number, high: number, steps: (low: number, high: number) => Steps) {
   const cut = steps(low, high);
-  const first = cut.place(low);
-  const counts = countPlaces(start, counted, scope, cut, first, cut.place(high) - first + 1);
-  const buckets: Bucket<number>[] = [];
-  for (let i = 0; i < counts.length; i++) {
-    const { from, to } = cut.edges(first + i);
-    buckets.push({ from, to, count: counts[i]! });
-  }
-  return { low, high, buckets };
+  const [first, last] = [cut.place(low), cut.place(high)];
+  const edges = Array.from({ length: last - first + 1 }, (_, i) => cut.edges(first + i));
+  const histogram: Histogram = { low, high, edges, counts: new Uint32Array(edges.length) };
+  return { cut, first, histogram };
 }
 
-function countPlaces(
-  column: SortedColumn,
-  counted: Counted,
-  scope: Bits,
-  cut: Steps,
-  first: number,
-  size: number,
-): Uint32Array {
-  const kept = placesOf(column, cut);
-  const { list, isRest } = counted.walk;
-  if (!isRest) return countList(kept.places, list, first, size);
-  let whole = kept.scopes.get(scope);
-  if (!whole) {
-    const low = cut.place(column.sorted[0]!);
-    const length = cut.place(column.sorted[column.sorted.length - 1]!) - low + 1;
-    kept.scopes.set(scope, (whole = { first: low, counts: countList(kept.places, listBits(scope), low, length) }));
-  }
-  const counts = countList(kept.places, list, first, size);
-  for (let i = 0; i < size; i++) counts[i] = whole.counts[first + i - whole.first]! - counts[i]!;
-  return counts;
+/** The first and last rank that any post has; -1 where none has one. */
+function endsOfCounts(counts: Uint32Array): [first: number, last: number] {
+  let first = 0;
+  while (first < counts.length && counts[first] === 0) first++;
+  if (first === counts.length) return [-1, -1];
+  let last = counts.length - 1;
+  while (counts[last] === 0) last--;
+  return [first, last];
 }
 
-/** How many posts of a list are in each of `size` steps from `first` on. */
-function countList(places: Float64Array, list: Uint32Array, first: number, size: number): Uint32Array {
-  const counts = new Uint32Array(size);
-  for (let i = 0; i < list.length; i++) {
-    // NaN, of a post without a value, is in no step
-    const at = places[list[i]!]! - first;
-    if (at >= 0 && at < size) counts[at]!++;
-  }
-  return counts;
-}
-
-interface Placed {
-  /** The step of every post; NaN without a value. */
-  places: Float64Array;
-  /** Counts over whole scopes. */
-  scopes: WeakMap<Bits, { first: number; counts: Uint32Array }>;
-}
-
-const placed = new WeakMap<SortedColumn, Map<string, Placed>>();
+const placed = new WeakMap<SortedColumn, Map<string, Float64Array>>();
 /** Ways of cutting kept for a column; more would only hold memory. */
 const cutsKept = 4;
 
-function placesOf(column: SortedColumn, cut: Steps): Placed {
+/** The step of every value of a column, by its rank. */
+function placesOf(column: SortedColumn, cut: Steps): Float64Array {
   let byCut = placed.get(column);
-  if (!byCut) placed.set(column, (byCut = new Map<string, Placed>()));
-  let entry = byCut.get(cut.name);
-  if (!entry) {
-    const places = Float64Array.from(column.values, (value) => (Number.isNaN(value) ? NaN : cut.place(value)));
+  if (!byCut) placed.set(column, (byCut = new Map<string, Float64Array>()));
+  let places = byCut.get(cut.name);
+  if (!places) {
+    places = column.distinct.map((value) => cut.place(value));
     if (byCut.size >= cutsKept) byCut.delete(byCut.keys().next().value!);
-    byCut.set(cut.name, (entry = { places, scopes: new WeakMap() }));
+    byCut.set(cut.name, places);
   }
-  return entry;
-}
-
-function firstIn({ posts, sorted }: SortedColumn, set: Bits): number | null {
-  for (let i = 0; i < posts.length; i++) if (hasBit(set, posts[i]!)) return sorted[i]!;
-  return null;
-}
-
-function lastIn({ posts, sorted }: SortedColumn, set: Bits): number | null {
-  for (let i = posts.length - 1; i >= 0; i--) if (hasBit(set, posts[i]!)) return sorted[i]!;
-  return null;
-}
-
-// of few posts it is quicker to look at each than to search the whole order for one of them
-
-function least({ values }: SortedColumn, list: Uint32Array): number | null {
-  let low = Infinity;
-  for (const post of list) if (values[post]! < low) low = values[post]!;
-  return low === Infinity ? null : low;
-}
-
-function greatest({ values }: SortedColumn, list: Uint32Array): number | null {
-  let high = -Infinity;
-  for (const post of list) if (values[post]! > high) high = values[post]!;
-  return high === -Infinity ? null : high;
+  return places;
 }

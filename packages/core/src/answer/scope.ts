@@ -7,13 +7,12 @@ import type { Lens } from '../model/lens.js';
  * The posts a lens sees. `where` entries combine by AND, the terms of one by OR; then `exclude` takes single
  * posts away; then `limit` keeps the newest.
  */
-export function scopeOf(index: PostIndex, lens: Lens): Bits {
-  const { where, exclude, limit } = lens.scope;
+export function scopeOf(index: PostIndex, { where, exclude, limit }: Lens['scope']): Bits {
   let scope = fullBits(index.size);
   for (const { field, is } of where) {
     const column = index.column(field);
     const terms = is.flatMap((slug) => column.numbers.get(slug) ?? []);
-    scope = andBits(scope, postsUnder(column, terms));
+    scope = andBits(scope, postsUnder(column, terms).bits);
   }
   for (const id of exclude) {
     const post = index.numberOf(id);
@@ -23,7 +22,7 @@ export function scopeOf(index: PostIndex, lens: Lens): Bits {
 }
 
 function firstBits(bits: Bits, limit: number): Bits {
-  const result = new Uint32Array(bits.length);
+  const result = new Int32Array(bits.length);
   let kept = 0;
   eachBit(bits, (post) => {
     if (kept++ >= limit) return false;

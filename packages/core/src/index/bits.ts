@@ -1,11 +1,11 @@
 /**
- * A set of posts, one bit a post, in 32-bit words. Bits past the last post are always 0, so that counts and
+ * A set of posts, one bit a post, in 32-bit words: signed ones, since the engine then counts in whole machine words. Bits past the last post are always 0, so that counts and
  * complements need no special end. A set that was handed out is never changed.
  */
-export type Bits = Uint32Array;
+export type Bits = Int32Array;
 
 export function emptyBits(size: number): Bits {
-  return new Uint32Array((size + 31) >>> 5);
+  return new Int32Array((size + 31) >>> 5);
 }
 
 export function fullBits(size: number): Bits {
@@ -47,7 +47,7 @@ export function hasBit(bits: Bits, post: number): boolean {
 }
 
 export function andBits(a: Bits, b: Bits): Bits {
-  const result = new Uint32Array(a.length);
+  const result = new Int32Array(a.length);
   for (let w = 0; w < a.length; w++) result[w] = a[w]! & b[w]!;
   return result;
 }
@@ -58,20 +58,23 @@ export function orInto(target: Bits, other: Bits): void {
 
 /** Posts in `a` that are not in `b`. */
 export function withoutBits(a: Bits, b: Bits): Bits {
-  const result = new Uint32Array(a.length);
+  const result = new Int32Array(a.length);
   for (let w = 0; w < a.length; w++) result[w] = a[w]! & ~b[w]!;
   return result;
 }
 
-/** How many posts are in a set. Counts a word's bits by adding neighbours, pairs, fours … in parallel. */
+/** The ones in a word: neighbours are added, then pairs, then fours … all at once. `| 0` keeps it whole numbers. */
+function onesOf(word: number): number {
+  let v = (word - ((word >>> 1) & 0x55555555)) | 0;
+  v = ((v & 0x33333333) + ((v >>> 2) & 0x33333333)) | 0;
+  return Math.imul((v + (v >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
+}
+
+/** How many posts are in a set. */
 export function countBits(bits: Bits): number {
   let count = 0;
   for (let w = 0; w < bits.length; w++) {
-    let v = bits[w]!;
-    if (v === 0) continue;
-    v -= (v >>> 1) & 0x55555555;
-    v = (v & 0x33333333) + ((v >>> 2) & 0x33333333);
-    count += Math.imul((v + (v >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
+    count = (count + onesOf(bits[w]!)) | 0;
   }
   return count;
 }
@@ -80,11 +83,7 @@ export function countBits(bits: Bits): number {
 export function countShared(a: Bits, b: Bits): number {
   let count = 0;
   for (let w = 0; w < a.length; w++) {
-    let v = a[w]! & b[w]!;
-    if (v === 0) continue;
-    v -= (v >>> 1) & 0x55555555;
-    v = (v & 0x33333333) + ((v >>> 2) & 0x33333333);
-    count += Math.imul((v + (v >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
+    count = (count + onesOf(a[w]! & b[w]!)) | 0;
   }
   return count;
 }
@@ -118,4 +117,35 @@ export function eachBit(bits: Bits, visit: (post: number) => boolean | void): vo
       v ^= low;
     }
   }
+}
+
+/** How many posts of a set are from `start` up to `end`, the latter left out. */
+export function countRun(bits: Bits, start: number, end: number): number {
+  if (start >= end) return 0;
+  const first = start >>> 5;
+  const last = (end - 1) >>> 5;
+  let count = 0;
+  for (let w = first; w <= last; w++) {
+    let v = bits[w]!;
+    if (w === first) v &= 0xffffffff << (start & 31);
+    if (w === last) v &= 0xffffffff >>> (31 - ((end - 1) & 31));
+    count += onesOf(v);
+  }
+  return count;
+}
+
+/** The first post of a set; -1 of none. */
+export function firstBit(bits: Bits): number {
+  for (let w = 0; w < bits.length; w++) if (bits[w] !== 0) return (w << 5) + 31 - Math.clz32(bits[w]! & -bits[w]!);
+  return -1;
+}
+
+/** The last post of a set below `end`; -1 of none. */
+export function lastBitBefore(bits: Bits, end: number): number {
+  if (end <= 0) return -1;
+  for (let w = (end - 1) >>> 5; w >= 0; w--) {
+    const v = w === (end - 1) >>> 5 ? bits[w]! & (0xffffffff >>> (31 - ((end - 1) & 31))) : bits[w]!;
+    if (v !== 0) return (w << 5) + 31 - Math.clz32(v);
+  }
+  return -1;
 }

@@ -1,11 +1,26 @@
 import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
-import type { Collection, Field, Post, Term } from '../model/post.js';
-import { fieldWithRole } from '../model/post.js';
+import type { Collection, Field, Post, Term, Value } from '../model/post.js';
 import { buildTextIndex, searchText, type TextIndex } from '../search/text-index.js';
-import { orderBy } from './order.js';
+import { packPosts, type PostStore } from '../store/post-store.js';
+import { termListOf, type TermList } from '../store/term-list.js';
+import { textAt } from '../store/texts.js';
+import { numbersOf, valueAt, type Values } from '../store/values.js';
+import { orderByKeys, sortKeys } from './order.js';
 import { buildSortedColumn, type SortedColumn } from './sorted-column.js';
-import { buildTermColumn, type TermColumn } from './term-column.js';
+import { buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
+
+/** A field to search in, and how much a hit in it weighs. */
+export interface WeighedField {
+  key: string;
+  weight: number;
+}
+
+/** A word index, and what it is over. */
+export interface KeptText {
+  fields: readonly WeighedField[];
+  text: TextIndex;
+}
 
 /**
  * An immutable index over a source's posts. Posts are numbered newest first (by the field with the published
@@ -13,35 +28,81 @@ import { buildTermColumn, type TermColumn } from './term-column.js';
  * when first asked for and kept; that never changes an answer.
  */
 export class PostIndex implements Vocabulary {
-  readonly fields: readonly Field[];
-  readonly posts: readonly Post[];
-  readonly #taxonomies: Record<string, readonly Term[]>;
   readonly #byKey: Map<string, Field>;
+  readonly #termLists = new Map<string, TermList | null>();
   readonly #columns = new Map<string, TermColumn>();
+  readonly #texts = new Map<string, KeptText>();
   readonly #made = new Map<string, unknown>();
   #numbers: Map<string, number> | undefined;
 
-  constructor(collection: Collection) {
-    this.fields = collection.fields;
-    this.#taxonomies = collection.taxonomies;
-    this.#byKey = new Map(collection.fields.map((field) => [field.key, field]));
-    const published = fieldWithRole(collection.fields, 'published');
-    const order = orderBy(collection.posts, published ?? unknownField(''), 'desc', undefined);
-    this.posts = Array.from(order, (p) => collection.posts[p]!);
+  /** @param texts  word indexes that are ready */
+  constructor(
+    readonly fields: readonly Field[],
+    readonly taxonomies: Readonly<Record<string, readonly Term[]>>,
+    readonly store: PostStore,
+    texts: readonly KeptText[] = [],
+  ) {
+    this.#byKey = new Map(fields.map((field) => [field.key, field]));
+    for (const kept of texts) this.#texts.set(JSON.stringify(kept.fields), kept);
   }
 
   get size(): number {
-    return this.posts.length;
+    return this.store.size;
   }
 
   field(key: string): Field | undefined {
     return this.#byKey.get(key);
   }
 
+  /** The id of a post. */
+  idOf(post: number): string {
+    return textAt(this.store.ids, post);
+  }
+
   /** The number of the post with an id. */
   numberOf(id: string): number | undefined {
-    this.#numbers ??= new Map(this.posts.map((post, p) => [post.id, p]));
+    this.#numbers ??= new Map(Array.from({ length: this.size }, (_, p) => [this.idOf(p), p]));
     return this.#numbers.get(id);
+  }
+
+  /** The place of each post among all ids, ascending by code units: how ties fall. */
+  get idPlaces(): Uint32Array {
+    return this.#once('id places', () => {
+      const places = new Uint32Array(this.size);
+      this.store.byId.forEach((post, i) => (places[post] = i));
+      return places;
+    });
+  }
+
+  /** A field of a post as it was read; undefined where it has no value. */
+  valueOf(post: number, key: string): Value | undefined {
+    const values = this.store.values.get(key);
+    return values && valueAt(values, post, this.termList(key));
+  }
+
+  /** The values of a field by post, as the store keeps them; null for a field the source does not have. */
+  valuesOf(key: string): Values | null {
+    return this.store.values.get(key) ?? null;
+  }
+
+  /** A post as it was read. */
+  postAt(post: number): Post {
+    const values: Post['values'] = {};
+    for (const { key } of this.fields) {
+      const value = this.valueOf(post, key);
+      if (value !== undefined) values[key] = value;
+    }
+    return { id: this.idOf(post), values };
+  }
+
+  /** The terms of a field, numbered; null for a field that facets by its values. */
+  termList(key: string): TermList | null {
+    let list = this.#termLists.get(key);
+    if (list === undefined) {
+      list = termListOf(this.#field(key), this.taxonomies[key]);
+      this.#termLists.set(key, list);
+    }
+    return list;
   }
 
   /** The terms of a field over all posts; a field the source does not have gives an empty column. */
@@ -49,7 +110,7 @@ export class PostIndex implements Vocabulary {
     // asked for many times an answer, so its look-up is one step
     let column = this.#columns.get(key);
     if (!column) {
-      column = buildTermColumn(this.#field(key), this.#taxonomies[key], this.posts);
+      column = this.#buildColumn(key);
       this.#columns.set(key, column);
     }
     return column;
@@ -57,9 +118,13 @@ export class PostIndex implements Vocabulary {
 
   /** Post numbers in the order of a field. */
   order(key: string, direction: 'asc' | 'desc'): Uint32Array {
-    return this.#once(`${direction} ${key}`, () =>
-      orderBy(this.posts, this.#field(key), direction, this.#taxonomies[key]),
-    );
+    return this.#once(`${direction} ${key}`, () => {
+      const values = this.store.values.get(key);
+      const keys = values
+        ? sortKeys(this.#field(key), values, this.termList(key))
+        : new Float64Array(this.size).fill(NaN);
+      return orderByKeys(keys, this.store.byId, direction);
+    });
   }
 
   /**
@@ -69,34 +134,47 @@ export class PostIndex implements Vocabulary {
   days(key: string, zone: string, orElse?: string): SortedColumn {
     return this.#once(`days ${zone} ${JSON.stringify([key, orElse])}`, () => {
       const days = zoneDays(zone);
-      return this.#sorted(key, orElse, (value) => (typeof value === 'string' ? (days.dayOf(value) ?? NaN) : NaN));
+      return this.#sorted(key, orElse, (values) => {
+        if (values?.form === 'days') return numbersOf(values);
+        if (values?.form !== 'texts') return null;
+        const { texts } = values;
+        return Float64Array.from({ length: this.size }, (_, p) => days.dayOf(textAt(texts, p)) ?? NaN);
+      });
     });
   }
 
   /** The numbers of a field; `orElse` as for days. */
   numbers(key: string, orElse?: string): SortedColumn {
     return this.#once(`numbers ${JSON.stringify([key, orElse])}`, () =>
-      this.#sorted(key, orElse, (value) => (typeof value === 'number' ? value : NaN)),
-    );
-  }
-
-  /** The words of some fields, each weighed. */
-  text(fields: readonly { key: string; weight: number }[]): TextIndex {
-    return this.#once(`text ${JSON.stringify(fields)}`, () =>
-      buildTextIndex(
-        this.posts,
-        fields.map(({ key, weight }) => ({ key, weight, read: (post) => this.textOf(post, key) })),
+      this.#sorted(key, orElse, (values) =>
+        values?.form === 'wholes' || values?.form === 'numbers' ? numbersOf(values) : null,
       ),
     );
   }
 
+  /** The words of some fields, each weighed. */
+  text(fields: readonly WeighedField[]): TextIndex {
+    const name = JSON.stringify(fields);
+    let kept = this.#texts.get(name);
+    if (!kept) {
+      const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => this.textOf(post, key) }));
+      kept = { fields, text: buildTextIndex(this.size, readers) };
+      this.#texts.set(name, kept);
+    }
+    return kept.text;
+  }
+
+  /** The word indexes that were made. */
+  get texts(): readonly KeptText[] {
+    return [...this.#texts.values()];
+  }
+
   /** A field of a post as text to search. */
-  textOf(post: Post, key: string): string {
-    const field = this.#field(key);
-    return searchText(post.values[key], field.type, (slug) => {
-      const column = this.column(key);
-      const term = column.numbers.get(slug);
-      return term === undefined ? slug : column.terms[term]!.label;
+  textOf(post: number, key: string): string {
+    return searchText(this.valueOf(post, key), this.#field(key).type, (slug) => {
+      const list = this.termList(key);
+      const term = list?.numbers.get(slug);
+      return term === undefined ? slug : list!.terms[term]!.label;
     });
   }
 
@@ -115,12 +193,31 @@ export class PostIndex implements Vocabulary {
     return ancestors;
   }
 
-  #sorted(key: string, orElse: string | undefined, read: (value: unknown) => number): SortedColumn {
-    const values = Float64Array.from(this.posts, (post) => {
-      const own = read(post.values[key]);
-      return Number.isNaN(own) && orElse !== undefined ? read(post.values[orElse]) : own;
-    });
-    return buildSortedColumn(values);
+  #buildColumn(key: string): TermColumn {
+    const list = this.termList(key);
+    const values = this.store.values.get(key);
+    if (list && values) return buildTermColumn(list, values, this.size);
+    return buildValueColumn(this.#field(key), this.size, (post) => this.valueOf(post, key));
+  }
+
+  /** @param read  the values of a field as numbers, NaN where there is none; null when it has no such values */
+  #sorted(
+    key: string,
+    orElse: string | undefined,
+    read: (values: Values | undefined) => Float64Array | null,
+  ): SortedColumn {
+    const readAll = (one: string) => read(this.store.values.get(one)) ?? new Float64Array(this.size).fill(NaN);
+    let values = readAll(key);
+    if (orElse !== undefined) {
+      const others = readAll(orElse);
+      values = values.map((value, p) => (Number.isNaN(value) ? others[p]! : value));
+    }
+    return buildSortedColumn(values, orderByKeys(values, this.#numbered, 'asc'));
+  }
+
+  /** All post numbers, ascending. */
+  get #numbered(): Uint32Array {
+    return this.#once('numbered', () => Uint32Array.from({ length: this.size }, (_, p) => p));
   }
 
   #field(key: string): Field {
@@ -134,8 +231,13 @@ export class PostIndex implements Vocabulary {
 }
 
 /** Builds an index from a source's contents. */
-export function buildIndex(collection: Collection): PostIndex {
-  return new PostIndex(collection);
+export function buildIndex({ fields, taxonomies, posts }: Collection): PostIndex {
+  const lists = new Map(fields.map((field) => [field.key, termListOf(field, taxonomies[field.key])]));
+  return new PostIndex(
+    fields,
+    taxonomies,
+    packPosts(fields, (key) => lists.get(key) ?? null, posts),
+  );
 }
 
 function unknownField(key: string): Field {

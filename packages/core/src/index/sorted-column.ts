@@ -1,20 +1,27 @@
-import { bitsOf, emptyBits, setBit, withoutBits, type Bits } from './bits.js';
+import { countRun, emptyBits, setBit, spanBits, withoutBits, bitsOf, type Bits } from './bits.js';
+import { PostSet } from './post-set.js';
 
 /**
- * The values of a number or day field over all posts, and the posts in the order of their values, so that "at most v"
- * is a run from the start.
+ * The values of a number or day field over all posts, each value by its rank among the distinct ones, and the posts in
+ * the order of their values, so that "at most v" is a run from the start.
  */
 export interface SortedColumn {
   size: number;
-  /** By post; NaN where there is none. */
-  values: Float64Array;
-  /** Posts with a value, ascending by value, then by number. */
+  /** Every value there is, ascending. */
+  distinct: Float64Array;
+  /** By post: the rank of its value; as many as there are values where it has none. */
+  ranks: Uint16Array | Uint32Array;
+  /** Posts with a value, ascending by value, then by number: those of rank `r` are `posts[starts[r] … starts[r + 1])`. */
   posts: Uint32Array;
-  /** Their values, alike ascending. */
-  sorted: Float64Array;
+  starts: Uint32Array;
+  /**
+   * Values fall as post numbers rise, and posts without one come last: so it is for the field that numbers posts. The
+   * posts of a run of ranks are then a run of numbers.
+   */
+  falling: boolean;
   /**
    * `steps[i]` holds the first `i × stride` of `posts` as a set: a run from the start is one of these and a few more
-   * posts, so it never sets more than `stride` bits one by one.
+   * posts, so it never sets more than `stride` bits one by one. None are needed where values fall.
    */
   steps: Bits[];
   stride: number;
@@ -27,7 +34,8 @@ export interface SortedColumn {
 /** Steps kept of a column: 32 of them take 4 bytes a post. */
 const stepsKept = 32;
 
-export function buildSortedColumn(values: Float64Array): SortedColumn {
+/** @param order  the posts with a value first, ascending by value, then by number; then all others */
+export function buildSortedColumn(values: Float64Array, order: Uint32Array): SortedColumn {
   const size = values.length;
   let filledCount = 0;
   let whole = true;
@@ -36,25 +44,60 @@ export function buildSortedColumn(values: Float64Array): SortedColumn {
     filledCount++;
     whole &&= Number.isInteger(values[p]!);
   }
-  const posts = new Uint32Array(filledCount);
-  let at = 0;
-  for (let p = 0; p < size; p++) if (!Number.isNaN(values[p]!)) posts[at++] = p;
-  posts.sort((a, b) => values[a]! - values[b]! || a - b);
-  const sorted = Float64Array.from(posts, (p) => values[p]!);
+  const posts = order.slice(0, filledCount);
+  const { distinct, starts } = distinctOf(values, posts);
+  const ranks = (distinct.length < 0xffff ? new Uint16Array(size) : new Uint32Array(size)).fill(distinct.length);
+  for (let r = 0; r < distinct.length; r++) for (let i = starts[r]!; i < starts[r + 1]!; i++) ranks[posts[i]!] = r;
+  let falling = true;
+  for (let p = 1; p < size && falling; p++) {
+    falling = p < filledCount ? ranks[p]! <= ranks[p - 1]! : ranks[p] === distinct.length;
+  }
+  falling &&= filledCount === 0 || ranks[0]! < distinct.length;
   const stride = Math.max(32, Math.ceil(filledCount / stepsKept));
+  const steps = falling ? [] : stepsOf(size, posts, stride);
+  const filled = falling ? spanBits(size, 0, filledCount) : bitsOf(size, posts);
+  return { size, distinct, ranks, posts, starts, falling, steps, stride, filled, whole };
+}
+
+function distinctOf(values: Float64Array, posts: Uint32Array): Pick<SortedColumn, 'distinct' | 'starts'> {
+  const distinct = new Float64Array(posts.length);
+  const starts = new Uint32Array(posts.length + 1);
+  let count = 0;
+  for (let i = 0; i < posts.length; i++) {
+    const value = values[posts[i]!]!;
+    if (count > 0 && distinct[count - 1] === value) continue;
+    distinct[count] = value;
+    starts[count++] = i;
+  }
+  starts[count] = posts.length;
+  return { distinct: distinct.slice(0, count), starts: starts.slice(0, count + 1) };
+}
+
+function stepsOf(size: number, posts: Uint32Array, stride: number): Bits[] {
   const steps: Bits[] = [emptyBits(size)];
-  for (let start = 0; start + stride <= filledCount; start += stride) {
+  for (let start = 0; start + stride <= posts.length; start += stride) {
     const next = steps[steps.length - 1]!.slice();
     for (let i = start; i < start + stride; i++) setBit(next, posts[i]!);
     steps.push(next);
   }
-  return { size, values, posts, sorted, steps, stride, filled: bitsOf(size, posts), whole };
+  return steps;
 }
 
-/** The posts with a value of at most `value`, or, `strictly`, below it. */
-function upTo(column: SortedColumn, value: number, strictly: boolean): Bits {
-  const count = strictly ? lowerBound(column.sorted, value) : upperBound(column.sorted, value);
-  if (count === column.posts.length) return column.filled;
+/** The value of a post; NaN where it has none. */
+export function valueOfPost({ distinct, ranks }: SortedColumn, post: number): number {
+  return distinct[ranks[post]!] ?? NaN;
+}
+
+/** How many of a column's posts, in the order of their values, are at most `value`, or, `strictly`, below it. */
+function countUpTo(column: SortedColumn, value: number, strictly: boolean): number {
+  return column.starts[strictly ? lowerBound(column.distinct, value) : upperBound(column.distinct, value)]!;
+}
+
+/** The first `count` posts in the order of their values. */
+function firstPosts(column: SortedColumn, count: number): Bits {
+  const filled = column.posts.length;
+  if (count === filled) return column.filled;
+  if (column.falling) return spanBits(column.size, filled - count, filled);
   const step = Math.floor(count / column.stride);
   const bits = column.steps[step]!.slice();
   for (let i = step * column.stride; i < count; i++) setBit(bits, column.posts[i]!);
@@ -65,9 +108,27 @@ function upTo(column: SortedColumn, value: number, strictly: boolean): Bits {
  * The posts whose value, or whose span from `start` to `end`, meets a range; both its ends are included, null is open.
  * A span with one end missing is taken as a single value at the other.
  */
-export function postsWithin(start: SortedColumn, end: SortedColumn, from: number | null, to: number | null): Bits {
-  const begun = to === null ? start.filled : upTo(start, to, false);
-  return from === null ? begun : withoutBits(begun, upTo(end, from, true));
+export function postsWithin(start: SortedColumn, end: SortedColumn, from: number | null, to: number | null): PostSet {
+  const { size } = start;
+  const begun = to === null ? start.posts.length : countUpTo(start, to, false);
+  const over = from === null ? 0 : countUpTo(end, from, true);
+  if (start === end) {
+    const count = Math.max(0, begun - over);
+    if (PostSet.isFew(size, count)) return PostSet.ofList(size, start.posts.slice(over, over + count).sort());
+    if (start.falling)
+      return PostSet.ofBits(size, spanBits(size, start.posts.length - begun, start.posts.length - over));
+  }
+  if (over === 0) return PostSet.ofBits(size, firstPosts(start, begun));
+  return PostSet.ofBits(size, withoutBits(firstPosts(start, begun), firstPosts(end, over)));
+}
+
+/**
+ * How many posts of a set have a value of rank `from` up to `to`, the latter left out.
+ * Only where values fall: such posts stand in a row.
+ */
+export function countRanks(column: SortedColumn, set: Bits, from: number, to: number): number {
+  const filled = column.posts.length;
+  return countRun(set, filled - column.starts[to]!, filled - column.starts[from]!);
 }
 
 /** First place whose value is not below `value`. */

@@ -1,6 +1,11 @@
-import type { Field, Post, Term, Value } from '../model/post.js';
+import type { Field, Term, Value } from '../model/post.js';
+import { termList, type TermList } from '../store/term-list.js';
+import { noTerm, termNumbers, type Values } from '../store/values.js';
 import { SlugMaker } from '../text/slug.js';
-import { bitsOf, countShared, orInto, setBit, emptyBits, type Bits } from './bits.js';
+import { countShared, type Bits } from './bits.js';
+import { PostSet } from './post-set.js';
+
+type Numbers = Uint16Array | Uint32Array;
 
 /**
  * The terms of each post, in one of two forms. `one`: a term number a post, `none` where it has none; for flat fields
@@ -8,22 +13,15 @@ import { bitsOf, countShared, orInto, setBit, emptyBits, type Bits } from './bit
  * `values[starts[p] … starts[p + 1])`.
  */
 export type Rows =
-  | { form: 'one'; values: Uint16Array | Uint32Array; none: number }
-  | { form: 'many'; starts: Uint32Array; values: Uint16Array | Uint32Array };
+  { form: 'one'; values: Numbers; none: number } | { form: 'many'; starts: Uint32Array; values: Numbers };
 
 /**
  * The terms of one field over all posts. A post stands under each term it carries and under all terms above it,
  * once each, so that "has the term or any below it" is one look-up.
  */
-export interface TermColumn {
+export interface TermColumn extends TermList {
   /** How many posts there are. */
   size: number;
-  /** Depth first, parents before children. */
-  terms: readonly Term[];
-  /** Term number by present slug, then by old slugs. */
-  numbers: ReadonlyMap<string, number>;
-  /** Number of the term above; -1 at the top. */
-  parents: Int32Array;
   rows: Rows;
   /** How many posts stand under each term. */
   sizes: Uint32Array;
@@ -38,104 +36,115 @@ export interface TermColumn {
  */
 const denseShare = 1 / 32;
 
-const noTerms: readonly string[] = [];
+/** Builds the column of a field from its values. Cost: a few steps for each term a post stands under. */
+export function buildTermColumn(terms: TermList, values: Values, size: number): TermColumn {
+  if (values.form === 'flags') {
+    const numbers = Uint16Array.from(values.flags, (flag) => [0xffff, 1, 0][flag]!);
+    return columnOf(terms, oneTerm(terms, numbers), size);
+  }
+  if (values.form === 'term') return columnOf(terms, oneTerm(terms, values.numbers), size);
+  if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
+  return columnOf(terms, withAbove(terms, values.starts, values.numbers), size);
+}
 
-/** Builds the column of a field. Cost: posts × terms a post carries, ancestors included. */
-export function buildTermColumn(
-  field: Field,
-  taxonomy: readonly Term[] | undefined,
-  posts: readonly Post[],
-): TermColumn {
-  const { terms, slugsOf } =
-    field.type === 'terms'
-      ? { terms: depthFirst(taxonomy ?? []), slugsOf: termSlugs }
-      : field.type === 'boolean'
-        ? { terms: yesAndNo, slugsOf: booleanSlug }
-        : termsFromValues(field, posts);
-  const numbers = numberTerms(terms);
-  const parents = parentsOf(terms, numbers);
+function oneTerm(terms: TermList, numbers: Numbers): Rows {
+  const none = noTerm(numbers);
+  if (terms.parents.every((parent) => parent < 0)) return { form: 'one', values: numbers, none };
+  const starts = new Uint32Array(numbers.length + 1);
+  for (let p = 0; p < numbers.length; p++) starts[p + 1] = starts[p]! + (numbers[p] === none ? 0 : 1);
+  return withAbove(
+    terms,
+    starts,
+    numbers.filter((number) => number !== none),
+  );
+}
 
-  const starts = new Uint32Array(posts.length + 1);
-  const sizes = new Uint32Array(terms.length);
-  const values: number[] = [];
+/** Enters each post under the terms above its own too, once each. Rows that stay as they are are shared. */
+function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers): Rows {
+  const size = starts.length - 1;
   // lastSeen[t] is the last post that was put under t: a parent of two carried terms is entered once
-  const lastSeen = new Int32Array(terms.length).fill(-1);
-  posts.forEach((post, p) => {
-    const value = post.values[field.key];
-    for (const slug of value === undefined ? noTerms : slugsOf(value)) {
-      for (let t = numbers.get(slug) ?? -1; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
+  const lastSeen = new Int32Array(parents.length).fill(-1);
+  const all = new Uint32Array(size + 1);
+  for (let p = 0; p < size; p++) {
+    let count = 0;
+    for (let i = starts[p]!; i < starts[p + 1]!; i++) {
+      for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
         lastSeen[t] = p;
-        sizes[t]!++;
-        values.push(t);
+        count++;
       }
     }
-    starts[p + 1] = values.length;
-  });
-  return columnOf(terms, starts, values, sizes);
-}
-
-/** Makes a column of its rows: what a snapshot keeps and a build works out. */
-export function columnOf(
-  terms: readonly Term[],
-  starts: Uint32Array,
-  values: ArrayLike<number>,
-  sizes: Uint32Array,
-): TermColumn {
-  const size = starts.length - 1;
-  const numbers = numberTerms(terms);
-  const postings: TermColumn['postings'] = [];
-  const sets: TermColumn['sets'] = [];
-  for (let t = 0; t < terms.length; t++) {
-    const dense = sizes[t]! > size * denseShare;
-    postings.push(dense ? null : new Uint32Array(sizes[t]!));
-    sets.push(dense ? emptyBits(size) : null);
+    all[p + 1] = all[p]! + count;
   }
-  const next = new Uint32Array(terms.length);
+  if (all[size] === starts[size] && parents.every((parent) => parent < 0)) {
+    return { form: 'many', starts, values: numbers };
+  }
+  const values = termNumbers(parents.length, all[size]!);
+  lastSeen.fill(-1);
+  let end = 0;
   for (let p = 0; p < size; p++) {
     for (let i = starts[p]!; i < starts[p + 1]!; i++) {
-      const t = values[i]!;
-      const posting = postings[t];
-      if (posting) posting[next[t]!++] = p;
-      else setBit(sets[t]!, p);
+      for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
+        lastSeen[t] = p;
+        values[end++] = t;
+      }
     }
   }
-  return {
-    size,
-    terms,
-    numbers,
-    parents: parentsOf(terms, numbers),
-    rows: rowsOf(starts, values, terms.length),
-    sizes,
-    postings,
-    sets,
-  };
+  return { form: 'many', starts: all, values };
 }
 
-function rowsOf(starts: Uint32Array, values: ArrayLike<number>, terms: number): Rows {
-  const Numbers = terms < 0xffff ? Uint16Array : Uint32Array;
-  const size = starts.length - 1;
-  let one = true;
-  for (let p = 0; p < size && one; p++) one = starts[p + 1]! - starts[p]! <= 1;
-  if (!one) return { form: 'many', starts, values: Numbers.from(values) };
-  const none = Numbers === Uint16Array ? 0xffff : 0xffffffff;
-  const row = new Numbers(size).fill(none);
-  for (let p = 0; p < size; p++) if (starts[p + 1]! > starts[p]!) row[p] = values[starts[p]!]!;
-  return { form: 'one', values: row, none };
+/** Turns rows over: from the terms of each post to the posts of each term. */
+function columnOf(terms: TermList, rows: Rows, size: number): TermColumn {
+  const count = terms.terms.length;
+  const sizes = new Uint32Array(count);
+  if (rows.form === 'one') for (const t of rows.values) t === rows.none || sizes[t]!++;
+  else for (const t of rows.values) sizes[t]!++;
+  const isDense = (t: number) => sizes[t]! > size * denseShare;
+  const words = (size + 31) >>> 5;
+  let [listed, dense] = [0, 0];
+  for (let t = 0; t < count; t++) {
+    if (isDense(t)) dense++;
+    else listed += sizes[t]!;
+  }
+  // one run of memory for all lists and one for all sets: thousands of small ones cost more than what is in them
+  const lists = new Uint32Array(listed);
+  const bits = new Int32Array(dense * words);
+  const next = new Uint32Array(count);
+  const postings: TermColumn['postings'] = [];
+  const sets: TermColumn['sets'] = [];
+  listed = dense = 0;
+  for (let t = 0; t < count; t++) {
+    next[t] = isDense(t) ? dense * words : listed;
+    postings.push(isDense(t) ? null : lists.subarray(listed, listed + sizes[t]!));
+    sets.push(isDense(t) ? bits.subarray(dense * words, (dense + 1) * words) : null);
+    if (isDense(t)) dense++;
+    else listed += sizes[t]!;
+  }
+  const isSet = Uint8Array.from(sets, (set) => (set ? 1 : 0));
+  const put = (post: number, t: number) => {
+    if (isSet[t]) bits[next[t]! + (post >>> 5)]! |= 1 << (post & 31);
+    else lists[next[t]!++] = post;
+  };
+  if (rows.form === 'one') {
+    for (let p = 0; p < size; p++) if (rows.values[p] !== rows.none) put(p, rows.values[p]!);
+  } else {
+    for (let p = 0; p < size; p++) for (let i = rows.starts[p]!; i < rows.starts[p + 1]!; i++) put(p, rows.values[i]!);
+  }
+  const { terms: list, numbers, parents } = terms;
+  return { size, terms: list, numbers, parents, rows, sizes, postings, sets };
 }
 
 /** The posts under any of some terms. One term's own set is handed out as it is. */
-export function postsUnder(column: TermColumn, terms: readonly number[]): Bits {
-  if (terms.length === 1) {
-    const [term] = terms;
-    return column.sets[term!] ?? bitsOf(column.size, column.postings[term!]!);
+export function postsUnder(column: TermColumn, terms: readonly number[]): PostSet {
+  const { size, sets, postings, sizes } = column;
+  const [term, ...others] = terms;
+  if (term === undefined) return PostSet.ofList(size, new Uint32Array(0));
+  if (others.length === 0) {
+    return sets[term] ? PostSet.ofBits(size, sets[term], sizes[term]) : PostSet.ofList(size, postings[term]!);
   }
-  const bits = emptyBits(column.size);
-  for (const term of terms) {
-    const set = column.sets[term];
-    if (set) orInto(bits, set);
-    else for (const post of column.postings[term]!) setBit(bits, post);
-  }
-  return bits;
+  return PostSet.union(
+    size,
+    terms.map((t) => postsUnder(column, [t])),
+  );
 }
 
 /** The term numbers a post stands under. */
@@ -146,20 +155,21 @@ export function termsOfPost({ rows }: TermColumn, post: number): number[] {
 
 /**
  * Counts, for every term, the posts of a list that stand under it.
- * @param set  the same posts as a set: where posts are many and terms few, whole words are counted instead
+ * Where posts are many and terms few, whole words are counted instead.
  */
-export function countTermsOf(column: TermColumn, list: Uint32Array, set: Bits): Uint32Array {
+export function countTermsOf(column: TermColumn, posts: PostSet): Uint32Array {
   const { rows, terms } = column;
   // a step over a list is about as dear as a word of a set: whichever has fewer is taken
-  const words = terms.length * set.length;
-  const steps = rows.form === 'one' ? list.length : list.length * meanRow(rows);
+  const words = terms.length * (column.size >>> 5);
+  const steps = rows.form === 'one' ? posts.count : posts.count * meanRow(rows);
   if (words < steps && column.sets.every((one, t) => one !== null || column.sizes[t] === 0)) {
-    return Uint32Array.from(column.sets, (one) => (one ? countShared(one, set) : 0));
+    return Uint32Array.from(column.sets, (one) => (one ? countShared(one, posts.bits) : 0));
   }
-  const counts = new Uint32Array(terms.length + 1);
-  if (rows.form === 'one') countOne(rows.values, list, counts, terms.length);
-  else countMany(rows.starts, rows.values, list, counts);
-  return counts.subarray(0, terms.length);
+  const { list } = posts;
+  if (rows.form === 'one') return countOne(rows.values, list, terms.length);
+  const counts = new Uint32Array(terms.length);
+  countMany(rows.starts, rows.values, list, counts);
+  return counts;
 }
 
 function meanRow(rows: Extract<Rows, { form: 'many' }>): number {
@@ -169,20 +179,21 @@ function meanRow(rows: Extract<Rows, { form: 'many' }>): number {
 // The two loops below are where most of an answer's time goes. They stand alone and take typed arrays only, so that
 // the engine compiles each for the very arrays it meets.
 
-/** Posts without a value add to the one count past the end, which nobody reads: no test in the loop. */
-function countOne(values: Uint16Array | Uint32Array, list: Uint32Array, counts: Uint32Array, spare: number): void {
+/**
+ * Counts the posts of a list by a number each has. Posts without one add to a count past the end, which nobody reads:
+ * no test in the loop.
+ * @param numbers  how many numbers there are; a post with that or more has none
+ */
+export function countOne(values: Numbers, list: Uint32Array, numbers: number): Uint32Array {
+  const counts = new Uint32Array(numbers + 1);
   for (let i = 0; i < list.length; i++) {
-    const term = values[list[i]!]!;
-    counts[term < spare ? term : spare]!++;
+    const number = values[list[i]!]!;
+    counts[number < numbers ? number : numbers]!++;
   }
+  return counts.subarray(0, numbers);
 }
 
-function countMany(
-  starts: Uint32Array,
-  values: Uint16Array | Uint32Array,
-  list: Uint32Array,
-  counts: Uint32Array,
-): void {
+function countMany(starts: Uint32Array, values: Numbers, list: Uint32Array, counts: Uint32Array): void {
   for (let i = 0; i < list.length; i++) {
     const post = list[i]!;
     const end = starts[post + 1]!;
@@ -190,74 +201,29 @@ function countMany(
   }
 }
 
-function numberTerms(terms: readonly Term[]): Map<string, number> {
-  const numbers = new Map<string, number>();
-  terms.forEach((term, t) => numbers.set(term.slug, t));
-  terms.forEach((term, t) => {
-    for (const alias of term.aliases ?? []) if (!numbers.has(alias)) numbers.set(alias, t);
-  });
-  return numbers;
-}
-
-function parentsOf(terms: readonly Term[], numbers: ReadonlyMap<string, number>): Int32Array {
-  return Int32Array.from(terms, (term, t) => {
-    const parent = term.parent === null ? undefined : numbers.get(term.parent);
-    return parent === undefined || parent >= t ? -1 : parent;
-  });
-}
-
-const yesAndNo: readonly Term[] = [
-  { slug: 'yes', label: 'Yes', parent: null },
-  { slug: 'no', label: 'No', parent: null },
-];
-
-function termSlugs(value: Value): readonly string[] {
-  return Array.isArray(value) ? value : noTerms;
-}
-
-function booleanSlug(value: Value): readonly string[] {
-  return value === true ? ['yes'] : value === false ? ['no'] : noTerms;
-}
-
-/** A field that is no taxonomy facets by its values: each distinct one is a term, in ascending order. */
-function termsFromValues(field: Field, posts: readonly Post[]) {
-  const distinct = new Set<string | number>();
-  for (const post of posts) {
-    const value = post.values[field.key];
-    if (typeof value === 'string' || typeof value === 'number') distinct.add(value);
-  }
+/**
+ * A field that is no taxonomy facets by its values: each distinct one is a term, in ascending order.
+ * @param valueOf  the value of a post
+ */
+export function buildValueColumn(field: Field, size: number, valueOf: (post: number) => Value | undefined): TermColumn {
+  const values = Array.from({ length: size }, (_, p) => valueOf(p));
+  const distinct = new Set(values.filter((value) => typeof value === 'string' || typeof value === 'number'));
   const sorted = [...distinct].sort((a, b) => (a < b ? -1 : a > b ? 1 : 0));
   const maker = new SlugMaker();
-  const slugs = new Map(sorted.map((value) => [value, maker.make(slugText(value))]));
-  const terms = sorted.map((value): Term => ({ slug: slugs.get(value)!, label: String(value), parent: null }));
-  const slugsOf = (value: Value): readonly string[] => {
-    const slug = typeof value === 'string' || typeof value === 'number' ? slugs.get(value) : undefined;
-    return slug === undefined ? noTerms : [slug];
-  };
-  return { terms, slugsOf };
+  const terms = sorted.map((value): Term => {
+    return { slug: maker.make(slugText(value)), label: String(value), parent: null };
+  });
+  const numberOf = new Map(sorted.map((value, t) => [value, t]));
+  const numbers = termNumbers(terms.length, size);
+  const none = noTerm(numbers);
+  for (let p = 0; p < size; p++) {
+    const value = values[p];
+    numbers[p] = typeof value === 'string' || typeof value === 'number' ? numberOf.get(value)! : none;
+  }
+  return columnOf(termList(terms), { form: 'one', values: numbers, none }, size);
 }
 
 /** A number keeps its sign and point apart from other numbers: -1.5 → `minus-1-5`. */
 function slugText(value: string | number): string {
   return typeof value === 'number' && value < 0 ? `minus ${-value}` : String(value);
-}
-
-/** Puts terms depth first, siblings in given order; a term whose parent is missing stands at the top. */
-function depthFirst(taxonomy: readonly Term[]): readonly Term[] {
-  const known = new Set(taxonomy.map((term) => term.slug));
-  const below = new Map<string | null, Term[]>();
-  for (const term of taxonomy) {
-    const parent = term.parent !== null && known.has(term.parent) ? term.parent : null;
-    const siblings = below.get(parent);
-    if (siblings) siblings.push(term);
-    else below.set(parent, [term]);
-  }
-  const sorted: Term[] = [];
-  const stack = [...(below.get(null) ?? [])].reverse();
-  while (stack.length > 0) {
-    const term = stack.pop()!;
-    sorted.push(term);
-    stack.push(...[...(below.get(term.slug) ?? [])].reverse());
-  }
-  return sorted;
 }

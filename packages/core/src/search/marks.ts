@@ -11,9 +11,9 @@ export function marksIn(index: TextIndex, wanted: readonly Met[], text: string):
   const hit = new Uint8Array(words.length);
   for (const one of wanted) {
     if (one.excluded) continue;
-    const sets = one.numbers.map((numbers) => new Set(numbers.map((w) => index.vocabulary[w]!)));
-    for (let i = 0; i + sets.length <= words.length; i++) {
-      if (sets.every((set, k) => set.has(words[i + k]!.word))) hit.fill(1, i, i + sets.length);
+    const meets = meeting(index, one);
+    for (let i = 0; i + one.numbers.length <= words.length; i++) {
+      if (one.numbers.every((_, k) => meets(words[i + k]!.word, k))) hit.fill(1, i, i + one.numbers.length);
     }
   }
   const marks: [number, number][] = [];
@@ -25,4 +25,14 @@ export function marksIn(index: TextIndex, wanted: readonly Met[], text: string):
     else marks.push([start, end]);
   });
   return marks;
+}
+
+/** Tells whether a word meets the `k`th of a wanted thing's words, as `meet` found them to. */
+function meeting(index: TextIndex, one: Met): (word: string, k: number) => boolean {
+  if (one.phrase) return (word, k) => word === one.words[k];
+  const [begin] = one.words;
+  if (one.respelled === null)
+    return [...begin!].length < 2 ? (word) => word === begin : (word) => word.startsWith(begin!);
+  const near = new Set(one.numbers[0]!.map((w) => index.vocabulary[w]!));
+  return (word) => near.has(word);
 }

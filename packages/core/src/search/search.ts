@@ -1,58 +1,43 @@
-import {
-  andBits,
-  bitsOf,
-  countBits,
-  emptyBits,
-  fullBits,
-  hasBit,
-  setBit,
-  withoutBits,
-  orInto,
-  type Bits,
-} from '../index/bits.js';
+import { fullBits, hasBit, withoutBits } from '../index/bits.js';
+import { PostSet } from '../index/post-set.js';
 import { respell } from './respell.js';
 import { fieldEnd, wordsBeginning, type TextIndex } from './text-index.js';
 import { readWanted, type Wanted } from './wanted.js';
 
 /** A wanted thing, resolved: the words of the index that meet it. */
 export interface Met extends Wanted {
-  /** Word numbers, for each of its words. A word of a search may be met by many of the index. */
+  /** Word numbers, ascending, for each of its words. A word of a search may be met by many of the index. */
   numbers: number[][];
   /** The word itself, whole: its number, or -1. */
   whole: number;
   /** What it was taken for, when nothing in the index begins with it. */
   respelled: string | null;
   /** The posts that meet it. */
-  posts: Bits;
+  posts: PostSet;
 }
 
 /** A search worked out against an index. */
 export interface Search {
   wanted: Met[];
-  posts: Bits;
+  posts: PostSet;
 }
 
 /** Finds the posts that meet a search. `words` tells whether all or any of what is wanted must be there. */
 export function search(index: TextIndex, text: string, words: 'all' | 'any'): Search {
+  const { size } = index;
   const wanted = readWanted(text).map((one) => {
     const met = meet(index, one);
     return { ...met, posts: postsMeeting(index, met) };
   });
-  let posts: Bits | null = null;
+  const positive = wanted.filter((one) => !one.excluded).map((one) => one.posts);
+  const [first, ...others] = positive;
+  let posts = first ?? PostSet.ofBits(size, fullBits(size), size);
+  if (words === 'all') for (const other of others) posts = posts.and(other);
+  else if (others.length > 0) posts = PostSet.union(size, positive);
   for (const one of wanted) {
-    if (one.excluded) continue;
-    const found = one.posts;
-    if (posts === null) posts = found;
-    else if (words === 'all') posts = andBits(posts, found);
-    else {
-      const both: Bits = posts.slice();
-      orInto(both, found);
-      posts = both;
-    }
+    if (one.excluded) posts = PostSet.ofBits(size, withoutBits(posts.bits, one.posts.bits));
   }
-  let result = posts ?? fullBits(index.size);
-  for (const one of wanted) if (one.excluded) result = withoutBits(result, one.posts);
-  return { wanted, posts: result };
+  return { wanted, posts };
 }
 
 function meet(index: TextIndex, one: Wanted): Omit<Met, 'posts'> {
@@ -81,50 +66,34 @@ function commonest(index: TextIndex, numbers: readonly number[]): string {
   return index.vocabulary[[...numbers].sort((a, b) => size(b) - size(a) || a - b)[0]!]!;
 }
 
-function postsMeeting(index: TextIndex, one: Omit<Met, 'posts'>): Bits {
-  if (!one.phrase) return postsWithAny(index, one.numbers[0]!);
-  let posts: Bits | null = null;
-  for (const numbers of one.numbers) {
-    const found = postsWithAny(index, numbers);
-    posts = posts === null ? found : andBits(posts, found);
-  }
-  if (one.numbers.length === 1 || posts === null) return posts ?? emptyBits(index.size);
+function postsMeeting(index: TextIndex, one: Omit<Met, 'posts'>): PostSet {
+  const [posts, ...others] = one.numbers.map((numbers) => postsWithAny(index, numbers));
+  if (!one.phrase || others.length === 0) return posts!;
   const phrase = one.numbers.map((numbers) => numbers[0] ?? fieldEnd);
-  return keepPhrase(index, posts, phrase);
+  return keepPhrase(
+    index,
+    others.reduce((all, other) => all.and(other), posts!),
+    phrase,
+  );
 }
 
-function postsWithAny(index: TextIndex, numbers: readonly number[]): Bits {
-  if (numbers.length === 0) return emptyBits(index.size);
-  // words that begin alike stand together, so their postings are one run
-  const [first, last] = [numbers[0]!, numbers[numbers.length - 1]!];
-  if (last - first === numbers.length - 1) {
-    return bitsOf(index.size, index.posts.subarray(index.starts[first], index.starts[last + 1]));
-  }
-  const bits = emptyBits(index.size);
-  for (const w of numbers) for (let i = index.starts[w]!; i < index.starts[w + 1]!; i++) setBit(bits, index.posts[i]!);
-  return bits;
+function postsWithAny({ size, starts, posts }: TextIndex, numbers: readonly number[]): PostSet {
+  return PostSet.union(
+    size,
+    numbers.map((w) => PostSet.ofList(size, posts.subarray(starts[w], starts[w + 1]))),
+  );
 }
 
 /** Of posts that have every word of a phrase, those that have them in a row. */
-function keepPhrase(index: TextIndex, posts: Bits, phrase: readonly number[]): Bits {
-  const kept = emptyBits(index.size);
-  const { tokenStarts, tokens } = index;
-  for (let w = 0; w < posts.length; w++) {
-    let v = posts[w]!;
-    while (v !== 0) {
-      const low = v & -v;
-      const post = (w << 5) + 31 - Math.clz32(low);
-      v ^= low;
-      const last = tokenStarts[post + 1]! - phrase.length;
-      for (let at = tokenStarts[post]!; at <= last; at++) {
-        if (phrase.every((word, i) => tokens[at + i] === word)) {
-          setBit(kept, post);
-          break;
-        }
-      }
+function keepPhrase({ size, tokenStarts, tokens }: TextIndex, posts: PostSet, phrase: readonly number[]): PostSet {
+  const kept = posts.list.filter((post) => {
+    const last = tokenStarts[post + 1]! - phrase.length;
+    for (let at = tokenStarts[post]!; at <= last; at++) {
+      if (phrase.every((word, i) => tokens[at + i] === word)) return true;
     }
-  }
-  return kept;
+    return false;
+  });
+  return PostSet.ofList(size, kept);
 }
 
 /** BM25's usual constants: how soon more of a word stops to matter, and how much length does. */
@@ -147,28 +116,17 @@ export function byRelevance(
 ): Uint32Array {
   const scores = new Float64Array(posts.length);
   const wholes = new Uint8Array(posts.length);
-  // a slot a post, all zero between uses: to clear what was touched is cheaper than to make them anew
-  const { frequency, whole } = scratchOf(index);
   for (const one of found.wanted) {
     if (one.excluded) continue;
-    const matching = one.posts;
-    const inverse = inverseFrequency(index.size, countBits(matching));
-    eachPosting(index, one, (post, weight, w) => {
-      frequency[post]! += weight;
-      if (w === one.whole) whole[post] = 1;
-    });
+    const times = timesIn(index, one, posts);
+    const inverse = inverseFrequency(index.size, one.posts.count);
     for (let i = 0; i < posts.length; i++) {
-      const post = posts[i]!;
-      const tf = frequency[post]!;
-      if (tf === 0 || !hasBit(matching, post)) continue;
-      const norm = 1 - b + (b * index.lengths[post]!) / (index.meanLength || 1);
+      const tf = times.weights[i]!;
+      if (tf === 0 || (one.phrase && !hasBit(one.posts.bits, posts[i]!))) continue;
+      const norm = 1 - b + (b * index.lengths[posts[i]!]!) / (index.meanLength || 1);
       scores[i]! += (inverse * tf * (k1 + 1)) / (tf + k1 * norm);
-      wholes[i]! += one.phrase ? 1 : whole[post]!;
+      wholes[i]! += one.phrase ? 1 : times.whole[i]!;
     }
-    eachPosting(index, one, (post) => {
-      frequency[post] = 0;
-      whole[post] = 0;
-    });
   }
   const order = firstOf(posts.length, first, (x, y) => {
     const by = wholes[y]! - wholes[x]! || scores[y]! - scores[x]!;
@@ -177,28 +135,75 @@ export function byRelevance(
   return Uint32Array.from(order, (i) => posts[i]!);
 }
 
-interface Scratch {
-  frequency: Float64Array;
+/** How often a wanted thing is in each of some posts, weighed by field, and whether as a whole word. */
+interface Times {
+  weights: Float64Array;
   whole: Uint8Array;
 }
 
-const scratches = new WeakMap<TextIndex, Scratch>();
+/** Of few posts it is quicker to read the words of each; of many, to go along the posts of each word. */
+function timesIn(index: TextIndex, one: Met, posts: Uint32Array): Times {
+  const meanWords = index.tokens.length / Math.max(1, index.size);
+  let postings = 0;
+  for (const numbers of one.numbers) for (const w of numbers) postings += index.starts[w + 1]! - index.starts[w]!;
+  return posts.length * meanWords < postings * 2 ? timesByPost(index, one, posts) : timesByWord(index, one, posts);
+}
 
-function scratchOf(index: TextIndex): Scratch {
+function timesByPost(index: TextIndex, one: Met, posts: Uint32Array): Times {
+  const { tokenStarts, tokens, fieldWeights } = index;
+  const times = { weights: new Float64Array(posts.length), whole: new Uint8Array(posts.length) };
+  for (const numbers of one.numbers) {
+    const [low, high] = [numbers[0] ?? 0, numbers[numbers.length - 1] ?? -1];
+    const isRun = high - low === numbers.length - 1;
+    for (let i = 0; i < posts.length; i++) {
+      let field = 0;
+      for (let at = tokenStarts[posts[i]!]!; at < tokenStarts[posts[i]! + 1]!; at++) {
+        const w = tokens[at]!;
+        if (w === fieldEnd) field++;
+        else if (w >= low && w <= high && (isRun || numbers.includes(w))) {
+          times.weights[i]! += fieldWeights[field]!;
+          if (w === one.whole) times.whole[i] = 1;
+        }
+      }
+    }
+  }
+  return times;
+}
+
+function timesByWord(index: TextIndex, one: Met, posts: Uint32Array): Times {
+  // a slot a post, all zero between uses: to clear what was touched is cheaper than to make them anew
+  const { weights, whole } = scratchOf(index);
+  for (const numbers of one.numbers) {
+    for (const w of numbers) {
+      for (let i = index.starts[w]!; i < index.starts[w + 1]!; i++) {
+        weights[index.posts[i]!]! += index.weights[i]!;
+        if (w === one.whole) whole[index.posts[i]!] = 1;
+      }
+    }
+  }
+  const times = { weights: new Float64Array(posts.length), whole: new Uint8Array(posts.length) };
+  for (let i = 0; i < posts.length; i++) {
+    times.weights[i] = weights[posts[i]!]!;
+    times.whole[i] = whole[posts[i]!]!;
+  }
+  for (const numbers of one.numbers) {
+    for (const w of numbers) {
+      for (let i = index.starts[w]!; i < index.starts[w + 1]!; i++)
+        weights[index.posts[i]!] = whole[index.posts[i]!] = 0;
+    }
+  }
+  return times;
+}
+
+const scratches = new WeakMap<TextIndex, Times>();
+
+function scratchOf(index: TextIndex): Times {
   let scratch = scratches.get(index);
   if (!scratch) {
-    scratch = { frequency: new Float64Array(index.size), whole: new Uint8Array(index.size) };
+    scratch = { weights: new Float64Array(index.size), whole: new Uint8Array(index.size) };
     scratches.set(index, scratch);
   }
   return scratch;
-}
-
-function eachPosting(index: TextIndex, one: Met, visit: (post: number, weight: number, word: number) => void): void {
-  for (const numbers of one.numbers) {
-    for (const w of numbers) {
-      for (let i = index.starts[w]!; i < index.starts[w + 1]!; i++) visit(index.posts[i]!, index.weights[i]!, w);
-    }
-  }
 }
 
 /** The first `first` of `0 … size - 1` in an order. Most are turned away by one look at the last that is kept. */

@@ -1,14 +1,13 @@
-import type { Post } from '../model/post.js';
+import type { Value } from '../model/post.js';
 import { plainText } from '../text/plain-text.js';
 import { byCodeUnits } from '../text/slug.js';
-import { wordsOf } from './words.js';
+import { foldedWords } from './words.js';
 
 /** A field to search in, and how much a hit in it weighs. */
 export interface SearchField {
-  key: string;
   weight: number;
-  /** What its values read as: labels for terms, words for formatted text. */
-  read(post: Post): string;
+  /** What a post's value reads as: labels for terms, words for formatted text. */
+  read(post: number): string;
 }
 
 /** Marks the end of a field in a post's words, so that no phrase runs from one into the next. */
@@ -32,60 +31,106 @@ export interface TextIndex {
   /** How long each post is: its words, each counting as much as its field weighs. */
   lengths: Float32Array;
   meanLength: number;
+  /** How much a hit in each field weighs. */
+  fieldWeights: readonly number[];
 }
 
-/** Cost: the time it takes to cut every text into words, about 10 µs a post of 30 words. */
-export function buildTextIndex(posts: readonly Post[], fields: readonly SearchField[]): TextIndex {
+/** Cost: the time it takes to cut every text into words. */
+export function buildTextIndex(size: number, fields: readonly SearchField[]): TextIndex {
   const known = new Map<string, number>();
   const words: string[] = [];
-  const tokenStarts = new Uint32Array(posts.length + 1);
-  const lengths = new Float32Array(posts.length);
-  const tokens: number[] = [];
-  posts.forEach((post, p) => {
+  const tokenStarts = new Uint32Array(size + 1);
+  let tokens = new Uint32Array(size * 8 + 64);
+  let end = 0;
+  for (let p = 0; p < size; p++) {
     for (const field of fields) {
-      const found = wordsOf(field.read(post));
-      for (const { word } of found) {
+      const found = foldedWords(field.read(p));
+      if (end + found.length + 1 > tokens.length) tokens = longer(tokens, (end + found.length + 1) * 2);
+      for (const word of found) {
         let number = known.get(word);
         if (number === undefined) {
           number = words.length;
           known.set(word, number);
           words.push(word);
         }
-        tokens.push(number);
+        tokens[end++] = number;
       }
-      tokens.push(fieldEnd);
-      lengths[p]! += found.length * field.weight;
+      tokens[end++] = fieldEnd;
     }
-    tokenStarts[p + 1] = tokens.length;
-  });
-  return sortWords(words, tokenStarts, Uint32Array.from(tokens), lengths, fields);
+    tokenStarts[p + 1] = end;
+  }
+  return indexTokens(
+    words,
+    tokenStarts,
+    tokens.slice(0, end),
+    fields.map((field) => field.weight),
+  );
 }
 
-function sortWords(
+function longer(numbers: Uint32Array, size: number): Uint32Array<ArrayBuffer> {
+  const more = new Uint32Array(size);
+  more.set(numbers);
+  return more;
+}
+
+/**
+ * Makes an index of posts that are cut into words already: sorts the words, leaves out those no post has, and turns
+ * the words of each post into the posts of each word.
+ * @param tokens  numbers of words, fields parted by `fieldEnd`; they are changed to those of the sorted words
+ */
+export function indexTokens(
   words: readonly string[],
   tokenStarts: Uint32Array,
   tokens: Uint32Array,
-  lengths: Float32Array,
-  fields: readonly SearchField[],
+  fieldWeights: readonly number[],
 ): TextIndex {
-  const order = Array.from(words, (_, w) => w).sort((a, b) => byCodeUnits(words[a]!, words[b]!));
+  const used = new Uint8Array(words.length);
+  for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) used[tokens[i]!] = 1;
+  const order: number[] = [];
+  for (let w = 0; w < words.length; w++) if (used[w]) order.push(w);
+  order.sort((a, b) => byCodeUnits(words[a]!, words[b]!));
   const place = new Uint32Array(words.length);
   order.forEach((w, i) => (place[w] = i));
   for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
-  const vocabulary = order.map((w) => words[w]!);
+  return indexSortedTokens(
+    order.map((w) => words[w]!),
+    tokenStarts,
+    tokens,
+    fieldWeights,
+  );
+}
+
+/** As `indexTokens`, of words that are sorted and all in use. */
+export function indexSortedTokens(
+  vocabulary: readonly string[],
+  tokenStarts: Uint32Array,
+  tokens: Uint32Array,
+  fieldWeights: readonly number[],
+): TextIndex {
+  const lengths = lengthsOf(tokenStarts, tokens, fieldWeights);
   return {
     vocabulary,
-    ...postingsOf(
-      words.length,
-      tokenStarts,
-      tokens,
-      fields.map((field) => field.weight),
-    ),
+    ...postingsOf(vocabulary.length, tokenStarts, tokens, fieldWeights),
     tokenStarts,
     tokens,
     lengths,
     ...means(lengths),
+    fieldWeights,
   };
+}
+
+function lengthsOf(tokenStarts: Uint32Array, tokens: Uint32Array, fieldWeights: readonly number[]): Float32Array {
+  const lengths = new Float32Array(tokenStarts.length - 1);
+  for (let p = 0; p < lengths.length; p++) {
+    let field = 0;
+    let length = 0;
+    for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
+      if (tokens[i] === fieldEnd) field++;
+      else length += fieldWeights[field]!;
+    }
+    lengths[p] = length;
+  }
+  return lengths;
 }
 
 function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLength'> {
@@ -148,11 +193,7 @@ function firstFrom(vocabulary: readonly string[], text: string): number {
 }
 
 /** A field's value as text to search: formatted text by its words, terms by their labels. */
-export function searchText(
-  value: Post['values'][string] | undefined,
-  type: string,
-  labelOf: (slug: string) => string,
-): string {
+export function searchText(value: Value | undefined, type: string, labelOf: (slug: string) => string): string {
   if (value === undefined || typeof value === 'boolean') return '';
   if (Array.isArray(value)) return value.map(labelOf).join(' \u2028 ');
   return type === 'html' ? plainText(String(value)) : String(value);

@@ -8,6 +8,9 @@ export interface Word {
 }
 
 const run = /[\p{L}\p{N}\p{M}]+/gu;
+/** In text of plain letters alone, the same runs, lower-cased; most of most texts is such, and needs no folding. */
+const plainRun = /[a-z0-9]+/g;
+const beyondAscii = /[^\x00-\x7f]/;
 /** Scripts written without spaces between words. */
 const unspaced =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
@@ -25,12 +28,26 @@ const segmenter: Segmenter | null =
  */
 export function wordsOf(text: string): Word[] {
   const words: Word[] = [];
+  if (!beyondAscii.test(text)) {
+    const lower = text.toLowerCase();
+    plainRun.lastIndex = 0;
+    for (let match = plainRun.exec(lower); match; match = plainRun.exec(lower)) {
+      words.push({ word: match[0], start: match.index, end: match.index + match[0].length });
+    }
+    return words;
+  }
   for (const match of text.matchAll(run)) {
     const at = match.index;
     if (!unspaced.test(match[0])) addFolded(words, match[0], at);
     else for (const piece of pieces(match[0])) addFolded(words, piece.text, at + piece.at);
   }
   return words;
+}
+
+/** The words of a text alone, as `wordsOf` cuts them. Plain letters, most of most texts, need no folding one by one. */
+export function foldedWords(text: string): readonly string[] {
+  if (beyondAscii.test(text)) return wordsOf(text).map(({ word }) => word);
+  return text.toLowerCase().match(plainRun) ?? [];
 }
 
 /** Folding may bring marks into a run that part it again (`½` is `1⁄2`): its words share the run's place. */

@@ -4,6 +4,7 @@ import { rangeColumns } from '../answer/range-parts.js';
 import { dayText } from '../dates/calendar.js';
 import { hasBit } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
+import { valueOfPost } from '../index/sorted-column.js';
 import { termsOfPost, type TermColumn } from '../index/term-column.js';
 import { isRange, isSearch, type Facet, type Lens, type RangeFacet, type SearchFacet } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
@@ -42,7 +43,7 @@ export interface Explanation {
  */
 export function explain(index: PostIndex, query: Query, post: number): Explanation {
   const { lens, selections } = query;
-  const inScope = hasBit(planOf(index, lens).scope, post);
+  const inScope = hasBit(planOf(index, lens).scope.set.bits, post);
   const facets = lens.facets
     .filter((facet) => selections[facet.key])
     .map((facet) => reasonOf(index, lens, facet, selections[facet.key]!, post));
@@ -50,7 +51,7 @@ export function explain(index: PostIndex, query: Query, post: number): Explanati
 }
 
 export function reasonOf(index: PostIndex, lens: Lens, facet: Facet, selection: Selection, post: number): FacetReason {
-  const passes = hasBit(passing(index, lens, facet, selection), post);
+  const passes = hasBit(passing(index, lens, facet, selection).bits, post);
   if (isSearch(facet)) return searchReason(index, facet, selection, post, passes);
   if (isRange(facet)) return rangeReason(index, lens, facet, selection, post, passes);
   return termReason(index.column(facet.field), facet, selection, post, passes);
@@ -108,7 +109,7 @@ function rangeReason(
   passes: boolean,
 ): FacetReason {
   const { start, end } = rangeColumns(index, lens, facet);
-  const [low, high] = [start.values[post]!, end.values[post]!];
+  const [low, high] = [valueOfPost(start, post), valueOfPost(end, post)];
   const isDays = facet.kind === 'date-range';
   const unit = isDays ? 'days' : 'units';
   const { key } = facet;

@@ -1,5 +1,5 @@
 import { planOf, passQuery } from '../answer/plan.js';
-import { hasBit, listBits } from '../index/bits.js';
+import { hasBit } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Query } from '../model/query.js';
 import { firstOf } from '../search/search.js';
@@ -29,14 +29,15 @@ export interface Nearest {
 export function nearest(index: PostIndex, query: Query, first = 50): Nearest {
   const { scope } = planOf(index, query.lens);
   const { active, each } = passQuery(index, scope, query);
-  const posts = listBits(scope);
+  const posts = scope.set.list;
+  const sets = each.map((one) => one.bits);
   const failing = new Array<number>(active.length + 1).fill(0);
   const alone: Record<string, number> = Object.fromEntries(active.map((facet) => [facet.key, 0]));
   const near: NearPost[] = [];
   for (const post of posts) {
     let [failed, last] = [0, -1];
     for (let f = 0; f < each.length; f++) {
-      if (hasBit(each[f]!, post)) continue;
+      if (hasBit(sets[f]!, post)) continue;
       failed++;
       last = f;
     }
@@ -45,7 +46,7 @@ export function nearest(index: PostIndex, query: Query, first = 50): Nearest {
     const facet = active[last]!;
     alone[facet.key]!++;
     near.push({
-      id: index.posts[post]!.id,
+      id: index.idOf(post),
       facet: facet.key,
       reason: reasonOf(index, query.lens, facet, query.selections[facet.key]!, post),
     });

@@ -1,5 +1,4 @@
 import { planOf, passQuery } from '../answer/plan.js';
-import { andBits, countBits, countShared } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Query } from '../model/query.js';
 
@@ -24,20 +23,21 @@ export interface Sieve {
 
 /** How many posts each facet of a query takes away, in the lens's order. */
 export function sieve(index: PostIndex, query: Query): Sieve {
-  const { scope, total } = planOf(index, query.lens);
+  const { scope } = planOf(index, query.lens);
+  const total = scope.set.count;
   const { active, each, others, all } = passQuery(index, scope, query);
-  const matched = countBits(all);
-  let left = scope;
+  const matched = all.count;
+  let left = scope.set;
   let before = total;
   const steps = active.map((facet, i): SieveStep => {
-    left = andBits(left, each[i]!);
-    const after = countBits(left);
+    left = left.and(each[i]!);
+    const after = left.count;
     const step = {
       facet: facet.key,
       before,
       after,
-      alone: countShared(scope, each[i]!),
-      back: countBits(others[i]!) - matched,
+      alone: scope.set.and(each[i]!).count,
+      back: others[i]!.count - matched,
     };
     before = after;
     return step;

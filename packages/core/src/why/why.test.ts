@@ -14,7 +14,8 @@ test('explains every post as the reference judges it, and the matched ones are t
       const index = buildIndex(collection);
       const all = answer(index, { ...query, lens: { ...query.lens, paging: { mode: 'all', size: 1 } }, page: 1 });
       const matched = new Set(all.items.map((item) => item.id));
-      index.posts.forEach((post, p) => {
+      collection.posts.forEach((post) => {
+        const p = index.numberOf(post.id)!;
         const why = explain(index, query, p);
         expect(why.passes).toBe(matched.has(post.id));
         for (const { key, passes: says, reason } of why.facets) {

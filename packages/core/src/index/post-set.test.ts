@@ -1,0 +1,46 @@
+import fc from 'fast-check';
+import { bitsOf, listBits } from './bits.js';
+import { PostSet } from './post-set.js';
+
+const size = 100;
+const posts = fc.uniqueArray(fc.nat({ max: size - 1 })).map((list) => Uint32Array.from(list.sort((a, b) => a - b)));
+const forms: Record<string, (list: Uint32Array) => PostSet> = {
+  bits: (list) => PostSet.ofBits(size, bitsOf(size, list)),
+  list: (list) => PostSet.ofList(size, list),
+  both: (list) => {
+    const set = PostSet.ofBits(size, bitsOf(size, list));
+    expect([...set.list]).toEqual([...list]);
+    return set;
+  },
+};
+
+test.each(Object.keys(forms).flatMap((a) => Object.keys(forms).map((b) => [a, b] as const)))(
+  'two sets share the same posts, whether they come as %s or as %s',
+  (a, b) => {
+    fc.assert(
+      fc.property(posts, posts, (x, y) => {
+        const shared = forms[a]!(x).and(forms[b]!(y));
+        const expected = [...x].filter((post) => y.includes(post));
+        expect([...shared.list]).toEqual(expected);
+        expect(shared.count).toBe(expected.length);
+        expect([...listBits(shared.bits)]).toEqual(expected);
+      }),
+      { numRuns: 100 },
+    );
+  },
+);
+
+test('the posts in any of some sets, few or many, are each there once', () => {
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.constantFrom(...Object.keys(forms)), posts)), (sets) => {
+      const expected = [...new Set(sets.flatMap(([, list]) => [...list]))].sort((a, b) => a - b);
+      const all = PostSet.union(
+        size,
+        sets.map(([form, list]) => forms[form]!(list)),
+      );
+      expect([...all.list]).toEqual(expected);
+    }),
+  );
+  const few = [[3, 70], [3], []].map((list) => PostSet.ofList(size, Uint32Array.from(list)));
+  expect([...PostSet.union(size, few).list]).toEqual([3, 70]);
+});

@@ -1,0 +1,268 @@
+import { dayNumber, dayText } from '../dates/calendar.js';
+import type { Field, Post, Value } from '../model/post.js';
+import { fresh, pickNumbers, type Picks } from './picks.js';
+import { packTexts, pickTexts, textAt, type Texts } from './texts.js';
+import { termList, type TermList } from './term-list.js';
+
+/** One term a post at most: its number, or `none`. */
+export interface OneTerm {
+  form: 'term';
+  numbers: Uint16Array | Uint32Array;
+}
+
+/** The terms of post `p` in their own order: `numbers[starts[p] … starts[p + 1])`. */
+export interface ManyTerms {
+  form: 'terms';
+  starts: Uint32Array;
+  numbers: Uint16Array | Uint32Array;
+}
+
+/**
+ * The values of one field over all posts, in the most compact form that gives each back as it was: terms by number,
+ * days and whole numbers in 32 bits, other numbers as they are, yes and no in a byte, all else as text.
+ */
+export type Values =
+  | OneTerm
+  | ManyTerms
+  | { form: 'days' | 'wholes'; numbers: Int32Array }
+  | { form: 'numbers'; numbers: Float64Array }
+  | { form: 'flags'; flags: Uint8Array }
+  | { form: 'texts'; texts: Texts };
+
+/** Stands for "no value" among 32-bit numbers. */
+const noNumber = -0x80000000;
+const [noFlag, flagNo, flagYes] = [0, 1, 2];
+
+const noTerms = termList([]);
+
+/** Stands for "no term" among term numbers: one past any term. */
+export function noTerm(numbers: Uint16Array | Uint32Array): number {
+  return numbers.BYTES_PER_ELEMENT === 2 ? 0xffff : 0xffffffff;
+}
+
+/** An array for the numbers of some terms, as narrow as they allow. */
+export function termNumbers(terms: number, size: number): Uint16Array | Uint32Array {
+  return terms < 0xffff ? new Uint16Array(size) : new Uint32Array(size);
+}
+
+/**
+ * Takes the values of a field out of posts.
+ * @param order  post numbers, in the order they are to be kept in
+ * @param terms  the terms of the field, for one of terms
+ */
+export function packValues(field: Field, posts: readonly Post[], order: Uint32Array, terms: TermList | null): Values {
+  const { key } = field;
+  const valueOf = (p: number) => posts[order[p]!]!.values[key];
+  const size = order.length;
+  if (field.type === 'terms') return packTerms(terms ?? noTerms, size, valueOf);
+  switch (field.type) {
+    case 'boolean':
+      return {
+        form: 'flags',
+        flags: Uint8Array.from(order, (p) => {
+          const value = posts[p]!.values[key];
+          return value === true ? flagYes : value === false ? flagNo : noFlag;
+        }),
+      };
+    case 'number':
+      return packNumbers(size, valueOf);
+    case 'date':
+      return packDays(size, valueOf) ?? packAsText(size, valueOf);
+    default:
+      return packAsText(size, valueOf);
+  }
+}
+
+function packTerms(terms: TermList, size: number, valueOf: (p: number) => Value | undefined): Values {
+  const starts = new Uint32Array(size + 1);
+  let numbers = termNumbers(terms.terms.length, size * 2 + 16);
+  let [end, most] = [0, 0];
+  for (let p = 0; p < size; p++) {
+    const value = valueOf(p);
+    if (Array.isArray(value)) {
+      if (end + value.length > numbers.length) {
+        const more = termNumbers(terms.terms.length, (end + value.length) * 2);
+        more.set(numbers);
+        numbers = more;
+      }
+      for (const slug of value) {
+        const number = terms.numbers.get(slug);
+        if (number !== undefined) numbers[end++] = number;
+      }
+    }
+    starts[p + 1] = end;
+    most = Math.max(most, end - starts[p]!);
+  }
+  return narrowTerms(starts, numbers.slice(0, end), most);
+}
+
+/** One number a post where no post has more than one term. */
+function narrowTerms(starts: Uint32Array, numbers: Uint16Array | Uint32Array, most: number): Values {
+  if (most > 1) return { form: 'terms', starts, numbers };
+  const size = starts.length - 1;
+  const Numbers = numbers.BYTES_PER_ELEMENT === 2 ? Uint16Array : Uint32Array;
+  const own = new Numbers(size).fill(noTerm(numbers));
+  for (let p = 0; p < size; p++) if (starts[p + 1]! > starts[p]!) own[p] = numbers[starts[p]!]!;
+  return { form: 'term', numbers: own };
+}
+
+function packNumbers(size: number, valueOf: (p: number) => Value | undefined): Values {
+  const numbers = new Float64Array(size);
+  let whole = true;
+  for (let p = 0; p < size; p++) {
+    const value = valueOf(p);
+    const number = typeof value === 'number' ? value : NaN;
+    numbers[p] = number;
+    // -0 would lose its sign
+    whole &&= Number.isNaN(number) || ((number | 0) === number && number !== noNumber && !Object.is(number, -0));
+  }
+  if (!whole) return { form: 'numbers', numbers };
+  return { form: 'wholes', numbers: Int32Array.from(numbers, (n) => (Number.isNaN(n) ? noNumber : n)) };
+}
+
+/** Days as numbers, when every value is a day that is written back as it was read. */
+function packDays(size: number, valueOf: (p: number) => Value | undefined): Values | null {
+  const numbers = new Int32Array(size);
+  const known = new Map<string, number>();
+  for (let p = 0; p < size; p++) {
+    const value = valueOf(p);
+    if (value === undefined || value === '') {
+      numbers[p] = noNumber;
+      continue;
+    }
+    if (typeof value !== 'string') return null;
+    let day = known.get(value);
+    if (day === undefined) {
+      day = dayNumber(value) ?? noNumber;
+      if (day === noNumber) return null;
+      known.set(value, day);
+    }
+    numbers[p] = day;
+  }
+  return { form: 'days', numbers };
+}
+
+function packAsText(size: number, valueOf: (p: number) => Value | undefined): Values {
+  return {
+    form: 'texts',
+    texts: packTexts(size, (p) => {
+      const value = valueOf(p);
+      return typeof value === 'string' ? value : undefined;
+    }),
+  };
+}
+
+/** The value of a post as it was read; undefined where it has none. */
+export function valueAt(values: Values, post: number, terms: TermList | null): Value | undefined {
+  switch (values.form) {
+    case 'term': {
+      const number = values.numbers[post]!;
+      return number === noTerm(values.numbers) ? undefined : [terms!.terms[number]!.slug];
+    }
+    case 'terms': {
+      const [start, end] = [values.starts[post]!, values.starts[post + 1]!];
+      return start === end
+        ? undefined
+        : Array.from(values.numbers.subarray(start, end), (number) => terms!.terms[number]!.slug);
+    }
+    case 'days':
+      return values.numbers[post] === noNumber ? undefined : dayText(values.numbers[post]!);
+    case 'wholes':
+      return values.numbers[post] === noNumber ? undefined : values.numbers[post];
+    case 'numbers':
+      return Number.isNaN(values.numbers[post]!) ? undefined : values.numbers[post];
+    case 'flags':
+      return values.flags[post] === noFlag ? undefined : values.flags[post] === flagYes;
+    case 'texts':
+      return textAt(values.texts, post) || undefined;
+  }
+}
+
+/** The values of a field as numbers to compare and to count by; NaN where there is none or it is no number. */
+export function numbersOf(values: Values): Float64Array | null {
+  if (values.form === 'numbers') return values.numbers;
+  if (values.form === 'days' || values.form === 'wholes')
+    return Float64Array.from(values.numbers, (n) => (n === noNumber ? NaN : n));
+  if (values.form === 'flags')
+    return Float64Array.from(values.flags, (flag) => (flag === noFlag ? NaN : flag - flagNo));
+  return null;
+}
+
+/**
+ * The values of posts picked from two stores, both by the same terms.
+ * @param terms  how many terms there are, for a field of terms
+ */
+export function pickValues(old: Values, added: Values, picks: Picks, terms: number): Values {
+  const size = picks.length;
+  if (old.form === 'texts' || added.form === 'texts') {
+    return { form: 'texts', texts: pickTexts(textsOf(old), textsOf(added), picks) };
+  }
+  if (old.form === 'flags' && added.form === 'flags') {
+    return { form: 'flags', flags: pickNumbers(new Uint8Array(size), old.flags, added.flags, picks) };
+  }
+  if (old.form === 'days' && added.form === 'days') {
+    return { form: 'days', numbers: pickNumbers(new Int32Array(size), old.numbers, added.numbers, picks) };
+  }
+  if (old.form === 'wholes' && added.form === 'wholes') {
+    return { form: 'wholes', numbers: pickNumbers(new Int32Array(size), old.numbers, added.numbers, picks) };
+  }
+  const [before, after] = [numbersOf(old), numbersOf(added)];
+  if (before && after) return { form: 'numbers', numbers: pickNumbers(new Float64Array(size), before, after, picks) };
+  if (old.form === 'term' && added.form === 'term') {
+    return { form: 'term', numbers: pickNumbers(termNumbers(terms, size), old.numbers, added.numbers, picks) };
+  }
+  return pickTerms(manyOf(old), manyOf(added), picks, terms);
+}
+
+function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number): Values {
+  const starts = new Uint32Array(picks.length + 1);
+  let most = 0;
+  for (let p = 0; p < picks.length; p++) {
+    const pick = picks[p]!;
+    const length =
+      pick >= 0
+        ? old.starts[pick + 1]! - old.starts[pick]!
+        : added.starts[fresh(pick) + 1]! - added.starts[fresh(pick)]!;
+    starts[p + 1] = starts[p]! + length;
+    most = Math.max(most, length);
+  }
+  const numbers = termNumbers(terms, starts[picks.length]!);
+  for (let p = 0; p < picks.length; p++) {
+    const pick = picks[p]!;
+    const from = pick >= 0 ? old : added;
+    let at = from.starts[pick >= 0 ? pick : fresh(pick)]!;
+    for (let i = starts[p]!; i < starts[p + 1]!; i++) numbers[i] = from.numbers[at++]!;
+  }
+  return narrowTerms(starts, numbers, most);
+}
+
+function manyOf(values: Values): ManyTerms {
+  if (values.form === 'terms') return values;
+  if (values.form !== 'term') throw new Error(`A field of terms is kept as ${values.form}.`);
+  const none = noTerm(values.numbers);
+  const starts = new Uint32Array(values.numbers.length + 1);
+  for (let p = 0; p < values.numbers.length; p++) starts[p + 1] = starts[p]! + (values.numbers[p] === none ? 0 : 1);
+  return { form: 'terms', starts, numbers: values.numbers.filter((number) => number !== none) };
+}
+
+/** Days written out, beside values that are text already. */
+function textsOf(values: Values): Texts {
+  if (values.form === 'texts') return values.texts;
+  if (values.form !== 'days') throw new Error(`A field of text is kept as ${values.form}.`);
+  const { numbers } = values;
+  return packTexts(numbers.length, (p) => (numbers[p] === noNumber ? undefined : dayText(numbers[p]!)));
+}
+
+/** Term numbers changed to those of another list of terms; terms that are gone are left out. */
+export function renumberTerms(values: Values, to: Int32Array, terms: number): Values {
+  const { starts: before, numbers: old } = manyOf(values);
+  const starts = new Uint32Array(before.length);
+  const numbers = termNumbers(terms, old.length);
+  let [end, most] = [0, 0];
+  for (let p = 0; p + 1 < before.length; p++) {
+    for (let i = before[p]!; i < before[p + 1]!; i++) if (to[old[i]!]! >= 0) numbers[end++] = to[old[i]!]!;
+    starts[p + 1] = end;
+    most = Math.max(most, end - starts[p]!);
+  }
+  return narrowTerms(starts, numbers.slice(0, end), most);
+}
