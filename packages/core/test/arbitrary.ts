@@ -47,7 +47,7 @@ const fields = [
   field('habitat', 'terms', { tree: true, multiple: true }),
   field('kind', 'terms'),
   field('open', 'boolean'),
-  field('day', 'date', { role: 'published' }),
+  field('day', 'date'),
   field('minutes', 'number'),
   field('until', 'number'),
   field('seen', 'datetime'),
@@ -124,10 +124,16 @@ function post(taxonomies: Collection['taxonomies']): fc.Arbitrary<Record<string,
 export const collection: fc.Arbitrary<Collection> = fc
   .record({ habitat: taxonomy, kind: taxonomy.map((terms) => terms.map((term) => ({ ...term, parent: null }))) })
   .chain((taxonomies) =>
-    fc.array(post(taxonomies), { maxLength: 45 }).map((all): Collection => {
-      const posts = all.map((values, i): Post => ({ id: `p${i}`, values }));
-      return { fields, taxonomies, posts };
-    }),
+    fc
+      .tuple(fc.constantFrom('day', 'seen'), fc.array(post(taxonomies), { maxLength: 45 }))
+      .map(([published, all]): Collection => {
+        const posts = all.map((values, i): Post => ({ id: `p${i}`, values }));
+        return {
+          fields: fields.map((one) => (one.key === published ? { ...one, role: 'published' } : one)),
+          taxonomies,
+          posts,
+        };
+      }),
   );
 
 function subset(slugs: readonly string[], most: number): fc.Arbitrary<string[]> {

@@ -3,7 +3,8 @@ import { Body, Controller, Get, HttpCode, Options, Param, Post, Req, Res } from 
 import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { TrialBody } from './lens.bodies.js';
-import { ResultsService, type Listing, type Ready, type Results, type Trial } from './results.service.js';
+import { ResultsService, type Ready, type Results, type Trial } from './results.service.js';
+import type { WrittenAnswer } from './written-answers.js';
 
 @ApiTags('results')
 @Controller('api/v1/lenses/:slug')
@@ -16,10 +17,11 @@ export class ResultsController {
     @Param('slug') slug: string,
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<Results | void> {
+  ): Promise<Buffer | void> {
     const ready = await this.service.ready(slug, 'release');
     allowOrigin(request, reply, ready);
-    if (!isFresh(request, reply, ready.etag)) return this.service.results(ready, queryOf(request));
+    if (isFresh(request, reply, ready.etag)) return;
+    return sent(request, reply, await this.service.written(ready, 'results', queryOf(request)));
   }
 
   @Get('listing')
@@ -28,10 +30,11 @@ export class ResultsController {
     @Param('slug') slug: string,
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<Listing | void> {
+  ): Promise<Buffer | void> {
     const ready = await this.service.ready(slug, 'release');
     allowOrigin(request, reply, ready);
-    if (!isFresh(request, reply, ready.etag)) return this.service.listing(ready, queryOf(request));
+    if (isFresh(request, reply, ready.etag)) return;
+    return sent(request, reply, await this.service.written(ready, 'listing', queryOf(request)));
   }
 
   @Get('draft/results')
@@ -92,6 +95,16 @@ function queryOf(request: FastifyRequest): string {
   return at < 0 ? '' : url.slice(at + 1);
 }
 
+/** The bytes of a body in the form the asker can read. */
+function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: WrittenAnswer): Buffer {
+  void reply.header('content-type', 'application/json; charset=utf-8');
+  if (!reply.hasHeader('vary')) void reply.header('vary', 'accept-encoding');
+  const packed = /\bgzip\b(?!\s*;\s*q=0(\.0*)?\s*(,|$))/.test(request.headers['accept-encoding'] ?? '');
+  if (!packed || plain.length < 1024) return plain;
+  void reply.header('content-encoding', 'gzip');
+  return gzip;
+}
+
 /** Sets the ETag; when the asker has this very state already, answers 304 and says true. */
 function isFresh(request: FastifyRequest, reply: FastifyReply, etag: string): boolean {
   void reply.header('etag', etag).header('cache-control', 'no-cache');
@@ -107,7 +120,7 @@ function allowOrigin(request: FastifyRequest, reply: FastifyReply, { kept }: Rea
   if (origins.includes('*')) {
     void reply.header('access-control-allow-origin', '*');
   } else {
-    void reply.header('vary', 'origin');
+    void reply.header('vary', 'origin, accept-encoding');
     const { origin } = request.headers;
     if (origin && origins.includes(origin)) void reply.header('access-control-allow-origin', origin);
   }

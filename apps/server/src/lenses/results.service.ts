@@ -6,6 +6,7 @@ import {
   parameterNames,
   readAddress,
   settingsOf,
+  warm,
   zoneDays,
   type Answer,
   type Explanation,
@@ -15,14 +16,17 @@ import {
 } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { notFound, Problem } from '../problem/problem.js';
+import { Changes } from '../shared/changes.js';
 import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
 import { LensKeeper, type KeptLens } from './lens-keeper.js';
 import { LensesService } from './lenses.service.js';
+import { writeAnswer, WrittenAnswers, type WrittenAnswer } from './written-answers.js';
 
 /** The body of `results`: the answer, and which lens gave it. */
 export interface Results extends Answer {
   lens: string;
   release: number | null;
+  /** What it took to work the answer out. */
   tookMs: number;
 }
 
@@ -45,20 +49,51 @@ export interface Ready {
 
 @Injectable()
 export class ResultsService {
+  readonly #warmed = new WeakMap<KeptIndex, WeakSet<Lens>>();
+  readonly #written = new WrittenAnswers(64 * 1024 * 1024);
+
   constructor(
     private readonly keeper: LensKeeper,
     private readonly indexes: IndexKeeper,
     private readonly lenses: LensesService,
-  ) {}
+    changes: Changes,
+  ) {
+    // all else changes a tag, under which nothing is written yet
+    changes.on((change) => {
+      if (change === 'everything') this.#written.clear();
+    });
+  }
 
   async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
     const kept = await this.keeper.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
+    if (which === 'release') this.#warm(kept, posts);
     return {
       kept,
       posts,
       etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
     };
+  }
+
+  /** Does ahead what the first answers of a release would be slow by, once an index, and keeps what it made. */
+  #warm(kept: KeptLens, posts: KeptIndex): void {
+    let lenses = this.#warmed.get(posts);
+    if (!lenses) this.#warmed.set(posts, (lenses = new WeakSet()));
+    if (lenses.has(kept.lens)) return;
+    lenses.add(kept.lens);
+    warm(posts.index, kept.lens);
+    this.indexes.save(kept.sourceId, posts);
+  }
+
+  /** The body of `results` as it is sent. Answers that are asked for again and again are written once. */
+  async written(ready: Ready, what: 'results' | 'listing', address: string): Promise<WrittenAnswer> {
+    const name = `${what} ${ready.etag} ${address}`;
+    let written = this.#written.get(name);
+    if (!written) {
+      written = await writeAnswer(what === 'results' ? this.results(ready, address) : this.listing(ready, address));
+      this.#written.put(name, written);
+    }
+    return written;
   }
 
   results({ kept, posts }: Ready, address: string): Results {

@@ -200,3 +200,65 @@ test('a process that lost its line to the database forgets what it holds, and he
   }
   expect(size).toBe(2);
 });
+
+test('answers are packed for those who can read that, and plain for others', async () => {
+  const body = async (encoding: string) => {
+    const response = await fetch(`${server.url}${lens}/results?kind=survey`, {
+      headers: { 'accept-encoding': encoding },
+    });
+    expect(response.headers.get('vary')).toMatch(/accept-encoding/i);
+    return { packed: response.headers.get('content-encoding'), body: await response.json() };
+  };
+  const packed = await body('gzip, br');
+  expect(packed.packed).toBe('gzip');
+  expect(await body('identity')).toEqual({ packed: null, body: packed.body });
+  expect((await body('gzip;q=0')).packed).toBe(null);
+});
+
+test('while posts change under it, an answer is wholly of one revision', async () => {
+  await server.upload(notes, 'notes.csv', { slug: 'swapped' });
+  const [source] = (await onDatabase(server.databaseUrl, `SELECT id FROM source WHERE slug = 'swapped'`)) as [
+    { id: string },
+  ];
+  await server.ask('POST', '/api/v1/lenses', {
+    name: 'Swapped',
+    source: 'swapped',
+    slug: 'swapped',
+    config: lensConfig,
+  });
+  await server.ask('POST', '/api/v1/lenses/swapped/releases', {});
+  // odd revisions have all twelve posts and call a term so, even ones have six and call it otherwise
+  const change = async (odd: boolean) => {
+    await onDatabase(
+      server.databaseUrl,
+      `BEGIN;
+       UPDATE source SET revision = revision + 1 WHERE id = '${source.id}';
+       UPDATE term SET label = '${odd ? 'Odd' : 'Even'}' WHERE source_id = '${source.id}' AND slug = 'mudflat';
+       UPDATE post SET values = jsonb_set(values, '{habitat}', '["${odd ? 'mudflat' : 'reedbed'}"]')
+         WHERE source_id = '${source.id}' AND position % 2 = 0;
+       COMMIT;
+       SELECT pg_notify('ivy_change', '{"kind":"source","id":"${source.id}"}');`,
+    );
+  };
+  await change(true);
+  let going = true;
+  const seen = new Set<string>();
+  const asker = async () => {
+    for (let n = 0; going; n++) {
+      // a new address each time, so that nothing is answered from what was written before
+      const reply = await server.ask('GET', `/api/v1/lenses/swapped/results?x=${n}&size=${Math.random()}`);
+      const [habitat] = reply.body.facets;
+      const mudflat = habitat.options.find((option: { value: string }) => option.value === 'mudflat');
+      const carried = reply.body.items.flatMap((item: any) => item.fields.habitat ?? []);
+      const labels = carried.filter((term: any) => term.slug === 'mudflat').map((term: any) => term.label);
+      seen.add(`${mudflat.label} ${mudflat.count} ${[...new Set(labels)].join('+')} ${reply.headers.get('etag')}`);
+    }
+  };
+  const askers = [asker(), asker(), asker()];
+  for (let n = 0; n < 12; n++) await change(n % 2 === 1);
+  going = false;
+  await Promise.all(askers);
+  const states = new Set([...seen].map((one) => one.split(' ').slice(0, 3).join(' ')));
+  for (const state of states) expect(state).toMatch(/^(Odd (\d+) Odd|Even (\d+) (Even)?)$/);
+  expect(states.size).toBe(2);
+});

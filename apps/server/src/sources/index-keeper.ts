@@ -1,8 +1,17 @@
-import { buildIndex, type Collection, type PostIndex, type Term } from '@ivy/core';
-import { Injectable } from '@nestjs/common';
+import {
+  buildIndex,
+  DamagedSnapshot,
+  readSnapshot,
+  writeSnapshot,
+  type Collection,
+  type PostIndex,
+  type Term,
+} from '@ivy/core';
+import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { PostRow } from '../database/post.entity.js';
+import { Snapshot } from '../database/snapshot.entity.js';
 import { Source } from '../database/source.entity.js';
 import { TermRow } from '../database/term.entity.js';
 import { Changes } from '../shared/changes.js';
@@ -11,15 +20,19 @@ import { Changes } from '../shared/changes.js';
 export interface KeptIndex {
   revision: number;
   index: PostIndex;
+  /** Word indexes the kept snapshot of it holds; -1 while there is none. */
+  keptTexts: number;
 }
 
 /**
- * Holds one index a source, made from the database when first asked for and made anew after a change. An answer
- * takes its index once, so a swap in the middle never mixes two revisions.
+ * Holds one index a source, read from its snapshot or made from the posts when first asked for, and made anew after a
+ * change. An answer takes its index once, so a swap in the middle never mixes two revisions.
  */
 @Injectable()
-export class IndexKeeper {
+export class IndexKeeper implements OnModuleDestroy {
+  readonly #log = new Logger('IndexKeeper');
   readonly #kept = new Map<string, Promise<KeptIndex>>();
+  #saving: Promise<void> = Promise.resolve();
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
@@ -31,32 +44,77 @@ export class IndexKeeper {
     });
   }
 
+  async onModuleDestroy(): Promise<void> {
+    await this.#saving;
+  }
+
   of(sourceId: string): Promise<KeptIndex> {
     let kept = this.#kept.get(sourceId);
     if (!kept) {
-      kept = this.#build(sourceId);
+      kept = this.#load(sourceId);
       this.#kept.set(sourceId, kept);
-      // a failed build must not be remembered: the next request tries again
+      // a failed load must not be remembered: the next request tries again
       kept.catch(() => this.#kept.delete(sourceId));
     }
     return kept;
   }
 
-  async #build(sourceId: string): Promise<KeptIndex> {
-    // one snapshot for all three reads, so that posts and terms are of one revision
+  /**
+   * Keeps an index as bytes, if it holds more than what is kept, after the answers that wait. A snapshot only saves
+   * time, so that one can't be written is noted and no more.
+   */
+  save(sourceId: string, kept: KeptIndex): void {
+    if (kept.index.texts.length <= kept.keptTexts) return;
+    kept.keptTexts = kept.index.texts.length;
+    this.#saving = this.#saving
+      .then(() => new Promise((next) => setImmediate(next)))
+      .then(() => this.#write(sourceId, kept))
+      .catch((error: unknown) => this.#log.warn(`An index could not be kept: ${String(error)}`));
+  }
+
+  async #write(sourceId: string, { revision, index }: KeptIndex): Promise<void> {
+    const bytes = writeSnapshot(index);
+    // a source that changed or went in the meantime keeps what belongs to it
+    await this.database.query(
+      `INSERT INTO snapshot (source_id, revision, bytes)
+       SELECT id, revision, $3 FROM source WHERE id = $1 AND revision = $2
+       ON CONFLICT (source_id) DO UPDATE SET revision = $2, bytes = $3, made_at = now() WHERE snapshot.revision <= $2`,
+      [sourceId, revision, Buffer.from(bytes.buffer)],
+    );
+  }
+
+  async #load(sourceId: string): Promise<KeptIndex> {
+    // one state of the database for all reads, so that posts and terms are of one revision
     return this.database.transaction('REPEATABLE READ', async (manager) => {
       const source = await manager.findOneByOrFail(Source, { id: sourceId });
-      const terms = await manager.find(TermRow, { where: { sourceId }, order: { field: 'ASC', position: 'ASC' } });
-      const posts = await manager
-        .createQueryBuilder(PostRow, 'post')
-        .select(['post.id AS id', 'post.values AS values'])
-        .where('post.source_id = :sourceId', { sourceId })
-        .orderBy('post.position')
-        .getRawMany<Collection['posts'][number]>();
-      const index = buildIndex({ fields: source.fields, taxonomies: taxonomiesOf(terms), posts });
-      return { revision: source.revision, index };
+      const { revision } = source;
+      const snapshot = await manager.findOneBy(Snapshot, { sourceId, revision });
+      const index = snapshot && this.#read(snapshot);
+      if (index) return { revision, index, keptTexts: index.texts.length };
+      return { revision, index: await build(manager, source), keptTexts: -1 };
     });
   }
+
+  #read({ bytes }: Snapshot): PostIndex | null {
+    try {
+      return readSnapshot(bytes);
+    } catch (error) {
+      if (!(error instanceof DamagedSnapshot)) throw error;
+      this.#log.warn(`A kept index is not used, and made anew: ${error.message}`);
+      return null;
+    }
+  }
+}
+
+async function build(manager: EntityManager, { id: sourceId, fields }: Source): Promise<PostIndex> {
+  const terms = await manager.find(TermRow, { where: { sourceId }, order: { field: 'ASC', position: 'ASC' } });
+  const posts = await manager
+    .createQueryBuilder(PostRow, 'post')
+    .select(['post.id AS id', 'post.values AS values'])
+    .where('post.source_id = :sourceId', { sourceId })
+    .orderBy('post.position')
+    .getRawMany<Collection['posts'][number]>();
+  return buildIndex({ fields, taxonomies: taxonomiesOf(terms), posts });
 }
 
 function taxonomiesOf(rows: readonly TermRow[]): Record<string, Term[]> {

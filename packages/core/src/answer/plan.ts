@@ -122,7 +122,7 @@ function keptUnder(plan: Plan, facet: Facet, query: Query): KeptCounts | null {
 function commonCounts(plan: Plan, facet: Facet, term: number): KeptCounts {
   const name = `${facet.key} ${term}`;
   let kept = plan.common.get(name);
-  if (!kept) plan.common.set(name, (kept = new Map()));
+  if (!kept) plan.common.set(name, (kept = new Map() as KeptCounts));
   return kept;
 }
 

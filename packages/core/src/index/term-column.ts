@@ -96,8 +96,9 @@ function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers)
 function columnOf(terms: TermList, rows: Rows, size: number): TermColumn {
   const count = terms.terms.length;
   const sizes = new Uint32Array(count);
-  if (rows.form === 'one') for (const t of rows.values) t === rows.none || sizes[t]!++;
-  else for (const t of rows.values) sizes[t]!++;
+  if (rows.form === 'one') {
+    for (const t of rows.values) if (t !== rows.none) sizes[t]!++;
+  } else for (const t of rows.values) sizes[t]!++;
   const isDense = (t: number) => sizes[t]! > size * denseShare;
   const words = (size + 31) >>> 5;
   let [listed, dense] = [0, 0];

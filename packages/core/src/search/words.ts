@@ -10,7 +10,7 @@ export interface Word {
 const run = /[\p{L}\p{N}\p{M}]+/gu;
 /** In text of plain letters alone, the same runs, lower-cased; most of most texts is such, and needs no folding. */
 const plainRun = /[a-z0-9]+/g;
-const beyondAscii = /[^\x00-\x7f]/;
+const beyondAscii = /[^\p{ASCII}]/u;
 /** Scripts written without spaces between words. */
 const unspaced =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;

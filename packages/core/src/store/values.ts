@@ -54,8 +54,9 @@ export function packValues(field: Field, posts: readonly Post[], order: Uint32Ar
   const { key } = field;
   const valueOf = (p: number) => posts[order[p]!]!.values[key];
   const size = order.length;
-  if (field.type === 'terms') return packTerms(terms ?? noTerms, size, valueOf);
   switch (field.type) {
+    case 'terms':
+      return packTerms(terms ?? noTerms, size, valueOf);
     case 'boolean':
       return {
         form: 'flags',
@@ -68,7 +69,11 @@ export function packValues(field: Field, posts: readonly Post[], order: Uint32Ar
       return packNumbers(size, valueOf);
     case 'date':
       return packDays(size, valueOf) ?? packAsText(size, valueOf);
-    default:
+    case 'datetime':
+    case 'text':
+    case 'html':
+    case 'link':
+    case 'image':
       return packAsText(size, valueOf);
   }
 }

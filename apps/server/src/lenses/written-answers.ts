@@ -1,0 +1,61 @@
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
+
+const pack = promisify(gzip);
+
+/** A body as it is sent: plain, and packed for all who can read that. */
+export interface WrittenAnswer {
+  plain: Buffer;
+  gzip: Buffer;
+}
+
+/** Writes a body out. It is packed off the main thread. */
+export async function writeAnswer(body: object): Promise<WrittenAnswer> {
+  const plain = Buffer.from(JSON.stringify(body));
+  return { plain, gzip: await pack(plain, { level: 5 }) };
+}
+
+/** Bodies that were asked for lately, up to a size; the one not asked for longest goes first. */
+export class WrittenAnswers {
+  readonly #kept = new Map<string, WrittenAnswer>();
+  #bytes = 0;
+
+  /** @param mostBytes  of all bodies together */
+  constructor(private readonly mostBytes: number) {}
+
+  get(name: string): WrittenAnswer | undefined {
+    const found = this.#kept.get(name);
+    if (found) {
+      // a map keeps the order things were put in: what is put again stands last
+      this.#kept.delete(name);
+      this.#kept.set(name, found);
+    }
+    return found;
+  }
+
+  put(name: string, answer: WrittenAnswer): void {
+    this.#drop(name);
+    this.#kept.set(name, answer);
+    this.#bytes += sizeOf(name, answer);
+    for (const oldest of this.#kept.keys()) {
+      if (this.#bytes <= this.mostBytes) break;
+      this.#drop(oldest);
+    }
+  }
+
+  clear(): void {
+    this.#kept.clear();
+    this.#bytes = 0;
+  }
+
+  #drop(name: string): void {
+    const found = this.#kept.get(name);
+    if (!found) return;
+    this.#kept.delete(name);
+    this.#bytes -= sizeOf(name, found);
+  }
+}
+
+function sizeOf(name: string, { plain, gzip: packed }: WrittenAnswer): number {
+  return name.length * 2 + plain.length + packed.length;
+}

@@ -1,0 +1,167 @@
+import { fieldWithRole, type Field, type Post, type Term } from '../model/post.js';
+import { fieldEnd, buildTextIndex, indexTokens, type TextIndex } from '../search/text-index.js';
+import type { Picks } from '../store/picks.js';
+import { newestFirst, packPosts, type PostStore } from '../store/post-store.js';
+import { termListOf } from '../store/term-list.js';
+import { pickTexts, textAt } from '../store/texts.js';
+import { packValues, pickValues, renumberTerms, type Values } from '../store/values.js';
+import { PostIndex, type KeptText } from './post-index.js';
+
+/** What changed of a source. */
+export interface Change {
+  /** Posts that are new, or new in something. */
+  upsert: readonly Post[];
+  /** Ids of posts that are gone. */
+  remove: readonly string[];
+  /** As they are after the change. Left out: as before. */
+  taxonomies?: Record<string, readonly Term[]>;
+  /** As they are after the change. Left out: as before. A field that is new has no value in posts that did not change. */
+  fields?: readonly Field[];
+}
+
+/**
+ * Makes the index after a change out of the one before: the same as building it from nothing, in less time. What did
+ * not change is copied column by column, and only texts that are new are cut into words. The old index stays as it is.
+ */
+export function changeIndex(old: PostIndex, change: Change): PostIndex {
+  const fields = change.fields ?? old.fields;
+  const taxonomies = change.taxonomies ?? old.taxonomies;
+  const lists = new Map(fields.map((field) => [field.key, termListOf(field, taxonomies[field.key])]));
+  const termsOf = (key: string) => lists.get(key) ?? null;
+  // the last of several under one id counts, as if they had come one after the other
+  const upsert = [...new Map(change.upsert.map((post) => [post.id, post])).values()];
+  const added = packPosts(fields, termsOf, upsert);
+  const gone = new Set([...change.remove, ...upsert.map((post) => post.id)]);
+  const kept = keptPosts(old, gone);
+  const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
+
+  // all posts in some order first, then in the order the new index numbers them by
+  const loose = Int32Array.from({ length: kept.length + added.size }, (_, i) =>
+    i < kept.length ? kept[i]! : kept.length - 1 - i,
+  );
+  const byId = mergeIds(old, added, kept);
+  const published = fieldWithRole(fields, 'published');
+  const valuesOf = (key: string, picks: Picks) =>
+    pickValues(before.get(key)!, added.values.get(key)!, picks, termsOf(key)?.terms.length ?? 0);
+  const order = published ? newestFirst(published, valuesOf(published.key, loose), termsOf(published.key), byId) : byId;
+  const picks = Int32Array.from(order, (at) => loose[at]!);
+  const numberOf = new Uint32Array(order.length);
+  order.forEach((at, p) => (numberOf[at] = p));
+  const store: PostStore = {
+    size: order.length,
+    ids: pickTexts(old.store.ids, added.ids, picks),
+    byId: byId.map((at) => numberOf[at]!),
+    values: new Map(fields.map((field) => [field.key, valuesOf(field.key, picks)])),
+  };
+  const bare = new PostIndex(fields, taxonomies, store);
+  const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, picks)) : [];
+  return new PostIndex(fields, taxonomies, store, texts);
+}
+
+/** Numbers of the old posts that stay, ascending. */
+function keptPosts(old: PostIndex, gone: ReadonlySet<string>): Uint32Array {
+  const removed = new Uint8Array(old.size);
+  for (const id of gone) {
+    const post = old.numberOf(id);
+    if (post !== undefined) removed[post] = 1;
+  }
+  return Uint32Array.from({ length: old.size }, (_, p) => p).filter((p) => !removed[p]);
+}
+
+/** Old values of a field, in the terms of the new index; none where the field is new or of another type. */
+function valuesBefore(old: PostIndex, field: Field, termsOf: (key: string) => ReturnType<typeof termListOf>): Values {
+  const values = old.field(field.key)?.type === field.type ? old.valuesOf(field.key) : null;
+  if (!values) {
+    const nobody: Post = { id: '', values: {} };
+    return packValues(field, [nobody], new Uint32Array(old.size), termsOf(field.key));
+  }
+  const [from, to] = [old.termList(field.key), termsOf(field.key)];
+  if (!from || !to || sameSlugs(from.terms, to.terms)) return values;
+  const numbers = Int32Array.from(from.terms, (term) => to.numbers.get(term.slug) ?? -1);
+  return renumberTerms(values, numbers, to.terms.length);
+}
+
+function sameSlugs(a: readonly Term[], b: readonly Term[]): boolean {
+  return a.length === b.length && a.every((term, i) => term.slug === b[i]!.slug);
+}
+
+/**
+ * Places among `kept` and then the added, ascending by id. Both come sorted already: the few are put among the many,
+ * each by halving, so that few ids need be read.
+ */
+function mergeIds(old: PostIndex, added: PostStore, kept: Uint32Array): Uint32Array {
+  const placeOf = new Int32Array(old.size).fill(-1);
+  kept.forEach((post, i) => (placeOf[post] = i));
+  const many = old.store.byId.filter((post) => placeOf[post]! >= 0);
+  const merged = new Uint32Array(kept.length + added.size);
+  let [at, from] = [0, 0];
+  for (const post of added.byId) {
+    const id = textAt(added.ids, post);
+    let [low, high] = [from, many.length];
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (old.idOf(many[middle]!) < id) low = middle + 1;
+      else high = middle;
+    }
+    while (from < low) merged[at++] = placeOf[many[from++]!]!;
+    merged[at++] = kept.length + post;
+  }
+  while (from < many.length) merged[at++] = placeOf[many[from++]!]!;
+  return merged;
+}
+
+/** Whether terms read the same, so that the words of posts that carry them stand. */
+function sameLabels(old: PostIndex, now: PostIndex): boolean {
+  return old.texts.every(({ fields }) =>
+    fields.every(({ key }) => {
+      const [before, after] = [old.termList(key)?.terms ?? [], now.termList(key)?.terms ?? []];
+      const labels = new Map(after.map((term) => [term.slug, term.label]));
+      return (
+        old.field(key)?.type === now.field(key)?.type && before.every((term) => labels.get(term.slug) === term.label)
+      );
+    }),
+  );
+}
+
+/** Cuts the words of added posts and takes over those of all others. */
+function changeText({ fields, text: old }: KeptText, now: PostIndex, picks: Picks): KeptText {
+  const addedPosts: number[] = [];
+  picks.forEach((pick, p) => {
+    if (pick < 0) addedPosts.push(p);
+  });
+  const added = buildTextIndex(
+    addedPosts.length,
+    fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedPosts[i]!, key) })),
+  );
+  const known = new Map(old.vocabulary.map((word, w) => [word, w]));
+  const words = [...old.vocabulary];
+  const numberOf = Uint32Array.from(added.vocabulary, (word) => known.get(word) ?? words.push(word) - 1);
+  return { fields, text: pickTokens(old, added, numberOf, picks, words) };
+}
+
+function pickTokens(
+  old: TextIndex,
+  added: TextIndex,
+  numberOf: Uint32Array,
+  picks: Picks,
+  words: readonly string[],
+): TextIndex {
+  const starts = new Uint32Array(picks.length + 1);
+  let next = 0;
+  const rows = Array.from(picks, (pick) => (pick >= 0 ? pick : next++));
+  const from = (p: number) => (picks[p]! >= 0 ? old : added);
+  for (let p = 0; p < picks.length; p++) {
+    const { tokenStarts } = from(p);
+    starts[p + 1] = starts[p]! + tokenStarts[rows[p]! + 1]! - tokenStarts[rows[p]!]!;
+  }
+  const tokens = new Uint32Array(starts[picks.length]!);
+  for (let p = 0; p < picks.length; p++) {
+    const { tokenStarts, tokens: own } = from(p);
+    let at = tokenStarts[rows[p]!]!;
+    for (let i = starts[p]!; i < starts[p + 1]!; i++) {
+      const word = own[at++]!;
+      tokens[i] = picks[p]! >= 0 || word === fieldEnd ? word : numberOf[word]!;
+    }
+  }
+  return indexTokens(words, starts, tokens, old.fieldWeights);
+}

@@ -1,0 +1,59 @@
+import fc from 'fast-check';
+import { asked } from '../../test/arbitrary.js';
+import { expectedAnswer, has, termsOf } from '../../test/reference.js';
+import { buildIndex } from '../index/post-index.js';
+import { isRange, isSearch, isSingle, isTerms, type Facet } from '../model/lens.js';
+import type { Query, Selection } from '../model/query.js';
+import { deadEnds } from './dead-ends.js';
+
+test('dead ends are the pairs of choices that each have posts and together have none', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query: { lens } }) => {
+      const ask = (selections: Query['selections']) =>
+        expectedAnswer(collection, { lens, selections, sort: null, page: 1 }).matched;
+      const shown = (facet: Facet, slug: string) => {
+        if (!isTerms(facet)) return true;
+        const lineage = termsOf(collection, facet.field);
+        for (let at: string | null = slug; at !== null; at = lineage.find((term) => term.slug === at)!.parent)
+          if (facet.hide.includes(at)) return false;
+        return facet.only.length === 0 || facet.only.includes(slug);
+      };
+      const choices = lens.facets.flatMap((facet) =>
+        isSearch(facet) || isRange(facet)
+          ? []
+          : termsOf(collection, facet.field)
+              .filter((term) => shown(facet, term.slug) && ask({ [facet.key]: selectionOf(facet, [term.slug]) }) > 0)
+              .map((term) => ({ facet, slug: term.slug })),
+      );
+      let [pairs, dead] = [0, 0];
+      choices.forEach((a, i) => {
+        for (const b of choices.slice(i + 1)) {
+          const same = a.facet === b.facet;
+          if (same && !(isTerms(a.facet) && a.facet.match === 'all' && !isSingle(a.facet))) continue;
+          pairs++;
+          const both: Query['selections'] = same
+            ? { [a.facet.key]: selectionOf(a.facet, [a.slug, b.slug]) }
+            : { [a.facet.key]: selectionOf(a.facet, [a.slug]), [b.facet.key]: selectionOf(b.facet, [b.slug]) };
+          if (ask(both) === 0) dead++;
+        }
+      });
+      const found = deadEnds(buildIndex(collection), lens, 1000);
+      expect([found.pairs, found.dead, found.worst.length]).toEqual([pairs, dead, dead]);
+      for (const [a, b] of found.worst) {
+        const carries = (choice: typeof a) => {
+          const facet = lens.facets.find((one) => one.key === choice.facet)!;
+          return collection.posts.filter(
+            (post) => 'field' in facet && has(collection, post, facet.field, choice.value),
+          );
+        };
+        expect(carries(a).length).toBeGreaterThanOrEqual(a.count);
+        expect(Math.min(a.count, b.count)).toBeGreaterThan(0);
+      }
+    }),
+    { numRuns: 30 },
+  );
+});
+
+function selectionOf(facet: Facet, terms: string[]): Selection {
+  return facet.kind === 'switch' ? { type: 'switch', on: terms[0] === 'yes' } : { type: 'terms', terms };
+}
