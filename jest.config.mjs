@@ -20,6 +20,7 @@ const project = (name, folder, environment) => ({
   displayName: name,
   rootDir: folder,
   testEnvironment: environment,
+  setupFiles: environment === 'jsdom' ? ['<rootDir>/../../tools/browser-globals.cjs'] : [],
   testEnvironmentOptions: { globalsCleanup: 'off', customExportConditions: ['source', 'require', 'node', 'default'] },
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],

@@ -1,70 +1,216 @@
-// npm run bench [10k|100k|1m …]: the engine beside what one would write by hand, in one process, on the same seeded posts.
-// Every answer is compared before anything is timed. Ratios within a run are what counts; times are this machine's.
-import { answer, buildIndex, readAddress, readLens } from '../packages/core/dist/index.js';
+// npm run bench [10k|100k|1m …] [sql] [http] [worker]: the engine beside what one would write by hand and beside
+// PostgreSQL, on the same seeded posts. Every answer is compared before anything is timed. Ratios within a run are what
+// counts; times are this machine's.
+import {
+  answer,
+  buildIndex,
+  changeIndex,
+  readAddress,
+  readLens,
+  readSnapshot,
+  warm,
+  writeSnapshot,
+} from '../packages/core/dist/index.js';
+import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
+import { measureWorker } from './in-worker.mjs';
 import { lensConfig, makeAddresses, makeCollection, makeSearches } from './posts.mjs';
+import { measureServer } from './served.mjs';
+import { compareRows, loadPosts, statements } from './sql.mjs';
 
-const sizes = { '10k': 10_000, '100k': 100_000, '1m': 1_000_000 };
-const asked = process.argv.slice(2).filter((name) => name in sizes);
+const sizes = { '10k': 10_000, '50k': 50_000, '100k': 100_000, '1m': 1_000_000 };
+const words = process.argv.slice(2);
+const asked = words.filter((word) => word in sizes);
+const only = words.filter((word) => ['engine', 'sql', 'http', 'worker'].includes(word));
+const wants = (part) => only.length === 0 || only.includes(part);
 const read = readLens(lensConfig);
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
 const lens = read.value;
+const addresses = makeAddresses(200);
 
 for (const name of asked.length > 0 ? asked : ['10k', '100k']) {
-  for (const correlated of [false, true]) measure(name, sizes[name], correlated);
+  for (const correlated of [false, true]) await measure(name, sizes[name], correlated);
 }
 
-function measure(name, size, correlated) {
+async function measure(name, size, correlated) {
+  if (!wants('engine') && !wants('sql') && correlated) return;
   console.log(`\n${name} posts, ${correlated ? 'correlated' : 'independent'}`);
   const collection = makeCollection(size, correlated);
+  if (wants('engine') || wants('sql')) await measureEngine(collection, size);
+  if (correlated) return;
+  if (wants('http') && size <= 100_000) {
+    const {
+      first,
+      cold,
+      warm: again,
+    } = await measureServer(
+      collection,
+      lensConfig,
+      addresses.map((one) => one.address),
+    );
+    console.log(`  http: first answer of a server that builds its index ${ms(first)}`);
+    console.log(`  http, each address for the first times  ${rate(cold)}`);
+    console.log(`  http, warm  ${rate(again)}`);
+  }
+  if (wants('worker') && size <= 50_000) {
+    const index = buildIndex(collection);
+    const on = addresses.filter((one) => one.on > 0).map((one) => one.address);
+    const found = await measureWorker(Buffer.from(writeSnapshot(index)), lensConfig, on);
+    if (found.error) throw new Error(`The worker said: ${found.error}`);
+    console.log(`  worker in Chromium: load ${ms(found.load)}, p50 ${ms(found.p50)}  p95 ${ms(found.p95)}`);
+  }
+}
+
+async function measureEngine(collection, size) {
+  // once unmeasured, so that what is timed is compiled
+  if (size <= 100_000) ready(buildIndex(collection));
   let start = performance.now();
-  const index = buildIndex(collection);
-  const queries = makeAddresses(200).map((one) => ({ ...one, query: readAddress(one.address, lens, index, 0).query }));
-  for (const facet of lens.facets.filter((one) => one.kind !== 'search')) warm(index, facet);
+  const index = ready(buildIndex(collection));
   const built = performance.now() - start;
+  const queries = addresses.map((one) => ({ ...one, query: readAddress(one.address, lens, index).query }));
   start = performance.now();
-  const searches = makeSearches(100).map((one) => ({ ...one, query: readAddress(one.address, lens, index, 0).query }));
+  const searches = makeSearches(100).map((one) => ({ ...one, query: readAddress(one.address, lens, index).query }));
   answer(index, searches[0].query);
-  const words = performance.now() - start;
+  const worded = performance.now() - start;
+  start = performance.now();
+  warm(index, lens);
+  const warmed = performance.now() - start;
+  console.log(
+    `  build ${ms(built)}, words ${ms(worded)} (${((worded * 1000) / size).toFixed(1)} µs a post), counts under common terms ${ms(warmed)}`,
+  );
+  console.log(`  bytes a post ${bytesOf(index, size)}`);
+  measureKept(collection, index, built + worded, size);
 
-  const posts = prepare(collection);
-  const byHandRuns = size > 200_000 ? 25 : 60;
-  const few = queries.filter(({ on }) => on > 0).slice(0, byHandRuns);
-  for (const { query, address } of few.slice(0, 20))
-    compare(address, answer(index, query), answerByHand(posts, choicesOf(query), 24));
-
-  for (let round = 0; round < 3; round++) for (const { query } of queries) answer(index, query);
   const on = queries.filter((one) => one.on > 0);
+  const few = on.slice(0, size > 200_000 ? 25 : 60);
+  const byHand = measureByHand(collection, index, few);
+  for (let round = 0; round < 3; round++) for (const { query } of queries) answer(index, query);
   const engine = timed(on, ({ query }) => answer(index, query), 5);
-  const byHand = timed(few, ({ query }) => answerByHand(posts, choicesOf(query), 24), 1);
   for (const { query } of searches) answer(index, query);
   const searching = timed(searches, ({ query }) => answer(index, query), 3);
-
-  console.log(`  build ${ms(built)}, with words ${ms(words)} more`);
   console.log(`  engine   p50 ${ms(engine.p50)}  p95 ${ms(engine.p95)}`);
   console.log(`  by hand  p50 ${ms(byHand.p50)}  p95 ${ms(byHand.p95)}`);
-  console.log(`  ratio    p50 ${(byHand.p50 / engine.p50).toFixed(0)}×  p95 ${(byHand.p95 / engine.p95).toFixed(0)}×`);
+  console.log(`  engine against by hand  p50 ${times(byHand.p50, engine.p50)}  p95 ${times(byHand.p95, engine.p95)}`);
   console.log(`  search of two words with all counts  p50 ${ms(searching.p50)}  p95 ${ms(searching.p95)}`);
+  if (wants('sql')) {
+    const { best, scan, lists } = await measureSql(collection, index, few);
+    console.log(`  sql      p50 ${ms(best.p50)}  p95 ${ms(best.p95)}  (scan ${ms(scan.p50)}, lists ${ms(lists.p50)})`);
+    console.log(`  engine against sql  p50 ${times(best.p50, engine.p50)}  p95 ${times(best.p95, engine.p95)}`);
+  }
+}
+
+function measureByHand(collection, index, few) {
+  const posts = prepare(collection);
+  for (const { query, address } of few.slice(0, 20)) {
+    compare(address, answer(index, query), answerByHand(posts, choicesOf(query), 24));
+  }
+  return timed(few, ({ query }) => answerByHand(posts, choicesOf(query), 24), 1);
+}
+
+/** Snapshots and changes, both against building anew. */
+function measureKept(collection, index, built, size) {
+  const wordless = writeSnapshot(index);
+  for (let round = 0; round < 2; round++) ready(readSnapshot(wordless));
+  let start = performance.now();
+  const loaded = ready(readSnapshot(wordless));
+  const load = performance.now() - start;
+  console.log(
+    `  snapshot ${(wordless.length / 1e6).toFixed(1)} MB, load ${ms(load)}: ${times(built, load)} faster than building`,
+  );
+  const share = Math.max(1, Math.round(size / 100));
+  const changed = {
+    upsert: collection.posts
+      .slice(0, share)
+      .map((post, i) => ({ id: post.id, values: collection.posts[size - 1 - i].values })),
+    remove: [],
+  };
+  for (let round = 0; round < 2; round++) ready(changeIndex(loaded, changed));
+  start = performance.now();
+  ready(changeIndex(loaded, changed));
+  const change = performance.now() - start;
+  console.log(`  ${share} posts changed ${ms(change)}: ${times(built, change)} faster than building`);
+}
+
+async function measureSql(collection, index, few) {
+  const postgres = await startPostgres(() => {});
+  const { client, numberOf } = await loadPosts(postgres.url, collection);
+  try {
+    const measured = {};
+    for (const form of ['scan', 'lists']) {
+      const all = [];
+      for (const [i, { query, address }] of few.entries()) {
+        const statement = statements(numberOf, query)[form];
+        const { rows } = await client.query(statement);
+        if (i < 20) compareRows(rows, answer(index, query), numberOf, address);
+        const start = performance.now();
+        await client.query(statement);
+        all.push(performance.now() - start);
+      }
+      measured[form] = quantiles(all);
+    }
+    const { scan, lists } = measured;
+    return { best: scan.p50 < lists.p50 ? scan : lists, scan, lists };
+  } finally {
+    await client.query('DROP TABLE p');
+    await client.end();
+    postgres.stop();
+  }
 }
 
 /** Makes what the index makes when first asked, so that no query is the first. */
-function warm(index, facet) {
-  if (facet.kind === 'date-range') index.days(facet.field, lens.zone);
-  else if (facet.kind === 'number-range') index.numbers(facet.field);
-  else index.column(facet.field);
+function ready(index) {
+  for (const facet of lens.facets) {
+    if (facet.kind === 'search') continue;
+    if (facet.kind === 'date-range') index.days(facet.field, lens.zone);
+    else if (facet.kind === 'number-range') index.numbers(facet.field);
+    else index.column(facet.field);
+  }
+  return index;
+}
+
+/** Every array of numbers the index holds, each once, by what it is for. */
+function bytesOf(index, size) {
+  const seen = new Set();
+  const sum = (value) => {
+    if (value === null || typeof value !== 'object' || seen.has(value)) return 0;
+    seen.add(value);
+    if (ArrayBuffer.isView(value)) {
+      if (seen.has(value.buffer)) return 0;
+      seen.add(value.buffer);
+      return value.buffer.byteLength;
+    }
+    const inner = value instanceof Map ? [...value.values()] : Object.values(value);
+    return inner.reduce((bytes, one) => bytes + sum(one), 0);
+  };
+  const texts =
+    sum(index.store.ids) +
+    [...index.store.values.values()].filter((one) => one.form === 'texts').reduce((bytes, one) => bytes + sum(one), 0);
+  const columns = lens.facets.map((facet) => {
+    if (facet.kind === 'search') return 0;
+    if (facet.kind === 'date-range') return sum(index.days(facet.field, lens.zone));
+    return sum(facet.kind === 'number-range' ? index.numbers(facet.field) : index.column(facet.field));
+  });
+  const numbers = sum(index.store) + columns.reduce((a, b) => a + b, 0);
+  const words = index.texts.reduce((bytes, { text }) => bytes + sum({ ...text, vocabulary: null }), 0);
+  const a = (bytes) => (bytes / size).toFixed(0);
+  return `${a(numbers)}, and ${a(texts)} of texts, ${a(words)} of words`;
 }
 
 function timed(queries, run, rounds) {
-  const times = [];
+  const all = [];
   for (let round = 0; round < rounds; round++) {
     for (const query of queries) {
       const start = performance.now();
       run(query);
-      times.push(performance.now() - start);
+      all.push(performance.now() - start);
     }
   }
-  times.sort((a, b) => a - b);
-  return { p50: times[times.length >> 1], p95: times[Math.floor(times.length * 0.95)] };
+  return quantiles(all);
+}
+
+function quantiles(all) {
+  all.sort((a, b) => a - b);
+  return { p50: all[all.length >> 1], p95: all[Math.floor(all.length * 0.95)] };
 }
 
 function compare(address, engine, byHand) {
@@ -95,4 +241,13 @@ function compare(address, engine, byHand) {
 
 function ms(time) {
   return time < 10 ? `${time.toFixed(3)} ms` : `${time.toFixed(0)} ms`;
+}
+
+function times(slow, quick) {
+  const ratio = slow / quick;
+  return `${ratio < 10 ? ratio.toFixed(1) : ratio.toFixed(0)}×`;
+}
+
+function rate({ perSecond, p50, p99 }) {
+  return `${perSecond.toFixed(0)} requests a second, p50 ${ms(p50)}, p99 ${ms(p99)}`;
 }

@@ -17,6 +17,7 @@ export * from './lens/check.js';
 export * from './lens/label.js';
 export * from './lens/propose.js';
 export * from './lens/settings.js';
+export * from './lens/trial.js';
 export * from './lens/effects.js';
 export * from './model/answer.js';
 export * from './model/lens.js';

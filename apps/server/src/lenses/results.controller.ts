@@ -1,9 +1,9 @@
-import type { Explanation } from '@ivy/core';
+import type { Explanation, Trial } from '@ivy/core';
 import { Body, Controller, Get, HttpCode, Options, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { TrialBody } from './lens.bodies.js';
-import { ResultsService, type Ready, type Results, type Trial } from './results.service.js';
+import { ResultsService, type Ready, type Results } from './results.service.js';
 import type { WrittenAnswer } from './written-answers.js';
 
 @ApiTags('results')

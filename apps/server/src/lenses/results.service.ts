@@ -1,18 +1,17 @@
 import {
-  answer,
+  answerAddress,
   explain,
-  matchEffects,
   maxAddress,
-  parameterNames,
+  pageSettings,
   readAddress,
-  settingsOf,
+  tryLens,
   warm,
   zoneDays,
   type Answer,
   type Explanation,
   type Lens,
-  type MatchEffect,
   type Settings,
+  type Trial,
 } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { notFound, Problem } from '../problem/problem.js';
@@ -34,10 +33,6 @@ export interface Results extends Answer {
 export interface Listing {
   settings: Settings;
   answer: Results;
-}
-
-export interface Trial extends Listing {
-  effects: Record<string, MatchEffect>;
 }
 
 /** A lens and the index it asks, taken once for a whole answer. */
@@ -109,19 +104,15 @@ export class ResultsService {
   }
 
   listing(ready: Ready, address: string): Listing {
-    return { settings: settings(ready.kept.lens, ready.posts), answer: this.results(ready, address) };
+    return { settings: pageSettings(ready.posts.index, ready.kept.lens), answer: this.results(ready, address) };
   }
 
   /** Answers with a config that is not kept: what the Bench shows while one works on it. */
   async trial(slug: string, body: { config: object; address: string }): Promise<Trial> {
     const { lens: row, config } = await this.lenses.readFor(slug, body.config);
     const posts = await this.indexes.of(row.sourceId);
-    const { query } = readAddress(body.address, config, posts.index);
-    return {
-      settings: settings(config, posts),
-      answer: resultsOf(slug, null, config, posts, body.address),
-      effects: matchEffects(posts.index, query),
-    };
+    checkLength(body.address);
+    return tryLens(posts.index, config, body.address, Date.now());
   }
 }
 
@@ -137,21 +128,19 @@ function dayIn(lens: Lens): number {
   return zoneDays(lens.zone).dayAt(Date.now());
 }
 
-function settings(lens: Lens, { index }: KeptIndex): Settings {
-  return settingsOf(lens, index.fields, parameterNames(lens).keys());
+function checkLength(address: string): void {
+  if (address.length <= maxAddress) return;
+  throw new Problem(
+    414,
+    'address-too-long',
+    `The address is longer than ${maxAddress} characters. Take some choices away.`,
+  );
 }
 
 function resultsOf(slug: string, release: number | null, lens: Lens, { index }: KeptIndex, address: string): Results {
-  if (address.length > maxAddress) {
-    throw new Problem(
-      414,
-      'address-too-long',
-      `The address is longer than ${maxAddress} characters. Take some choices away.`,
-    );
-  }
+  checkLength(address);
   const start = performance.now();
-  const { query, notices } = readAddress(address, lens, index);
-  const found = answer(index, { ...query, seed: String(dayIn(lens)) }, notices);
+  const found = answerAddress(index, lens, address, Date.now());
   const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
   return { lens: slug, release, ...found, tookMs };
 }

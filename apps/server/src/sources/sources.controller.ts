@@ -1,4 +1,5 @@
-import { Controller, Delete, Get, HttpCode, Param, Post, Req } from '@nestjs/common';
+import { writeSnapshot } from '@ivy/core';
+import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
 import {
   ApiBody,
   ApiConsumes,
@@ -7,14 +8,17 @@ import {
   ApiOkResponse,
   ApiTags,
 } from '@nestjs/swagger';
-import type { FastifyRequest } from 'fastify';
-import { notFound } from '../problem/problem.js';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import { notFound, Problem } from '../problem/problem.js';
 import { bodyPipe } from '../problem/body.pipe.js';
 import { IndexKeeper } from './index-keeper.js';
 import { IntakeBody } from './intake.body.js';
 import { SourceSummary, SourceView, summaryOf, TermView, termViews, viewOf } from './source.view.js';
 import { SourcesService } from './sources.service.js';
 import { readUploadParts } from './upload.js';
+
+/** Posts up to which a browser is sent the whole index: some 20 MB. */
+const mostPostsSent = 50_000;
 
 @ApiTags('sources')
 @Controller('api/v1/sources')
@@ -65,6 +69,18 @@ export class SourcesController {
     if (!source.fields.some((one) => one.key === field)) throw notFound('field', field);
     const { index } = await this.indexes.of(source.id);
     return termViews(index.column(field));
+  }
+
+  @Get(':slug/index')
+  @ApiOkResponse({ description: 'The index as bytes, for a browser that works on a lens.' })
+  async snapshot(@Param('slug') slug: string, @Res({ passthrough: true }) reply: FastifyReply): Promise<Buffer> {
+    const source = await this.sources.find(slug);
+    const { index } = await this.indexes.of(source.id);
+    if (index.size > mostPostsSent) {
+      throw new Problem(409, 'too-many-posts', `Sources of up to ${mostPostsSent} posts are sent; this one has more.`);
+    }
+    void reply.header('content-type', 'application/octet-stream').header('cache-control', 'no-store');
+    return Buffer.from(writeSnapshot(index).buffer);
   }
 
   @Delete(':slug')

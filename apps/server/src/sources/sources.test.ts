@@ -1,3 +1,4 @@
+import { readSnapshot } from '@ivy/core';
 import { notes, onDatabase, startHarness, type Harness } from '../../test/harness.js';
 
 let server: Harness;
@@ -96,4 +97,14 @@ test('a thousand posts and a null character in one of them come in', async () =>
   }));
   const { status, body } = await server.upload(JSON.stringify(records), 'many.json');
   expect([status, body.posts]).toEqual([201, 5000]);
+});
+
+test('a browser gets the whole index as bytes, and reads the same posts from it', async () => {
+  await server.upload(notes, 'notes.csv', { slug: 'sent' });
+  const response = await fetch(`${server.url}/api/v1/sources/sent/index`);
+  expect(response.headers.get('content-type')).toBe('application/octet-stream');
+  const index = readSnapshot(new Uint8Array(await response.arrayBuffer()));
+  expect(index.size).toBe(12);
+  expect(index.postAt(index.numberOf('n3')!).values).toMatchObject({ title: 'Note 3', kind: ['sighting'] });
+  expect((await server.ask('GET', '/api/v1/sources/none/index')).status).toBe(404);
 });

@@ -21,9 +21,14 @@ export class Unreachable extends Error {
 
 /**
  * Asks the server.
+ * @param read  how the body is read; JSON if not said otherwise
  * @throws ApiProblem, Unreachable, or the AbortError of `init.signal`
  */
-export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+export async function ask<T>(
+  path: string,
+  init?: RequestInit,
+  read: (response: Response) => Promise<unknown> = (response) => response.json(),
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api/v1${path}`, init);
@@ -31,7 +36,7 @@ export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
     if ((error as Error).name === 'AbortError') throw error;
     throw new Unreachable();
   }
-  if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
+  if (response.ok) return response.status === 204 ? (undefined as T) : ((await read(response)) as T);
   const body = (await response.json().catch(() => ({}))) as Partial<{
     code: string;
     detail: string;

@@ -1,4 +1,4 @@
-import type { Answer, FieldDescription, Finding, Lens, MatchEffect, Rejection, Settings } from '@ivy/core';
+import type { FieldDescription, Finding, Lens, Rejection } from '@ivy/core';
 
 export interface SourceSummary {
   slug: string;
@@ -51,11 +51,4 @@ export interface ReleaseView {
   note: string;
   createdAt: string;
   config: Lens;
-}
-
-/** What the Bench gets for a config that is not kept. */
-export interface Trial {
-  settings: Settings;
-  answer: Answer;
-  effects: Record<string, MatchEffect>;
 }

@@ -15,6 +15,7 @@ import { Desk } from './desk.js';
 import { addFacet, placeSearch, changeFacet, huesOf, moveFacet, removeFacet } from './edits.js';
 import { Outline } from './outline.js';
 import { ResultsWiring } from './results-wiring.js';
+import { trialsFor, type Trials } from '../trial/trials.js';
 import { Thread } from './thread.js';
 import { usePreview } from './use-preview.js';
 import { useSaving, type Saving } from './use-saving.js';
@@ -57,8 +58,9 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
     [mutate],
   );
   const { saving, adopt, keepMine, flush } = useSaving(slug, lens, loaded, onSaved);
+  const trials = useTrials(slug, source);
   const go = useCallback((next: string) => void navigate({ search: next === '' ? '' : `?${next}` }), [navigate]);
-  const { trial, problem, retry } = usePreview(slug, lens, address, frame, go);
+  const { trial, problem, retry } = usePreview(trials, lens, address, frame, go);
   const releases = useSWR<ReleaseView[]>(`/lenses/${slug}/releases`);
   const newest = releases.data?.[0];
   const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : null), [newest, lens]);
@@ -215,6 +217,13 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
       </div>
     </div>
   );
+}
+
+/** Whoever tries the lens out, for as long as the Bench is open and the source stays as it is. */
+function useTrials(slug: string, { slug: source, posts, updatedAt }: SourceView): Trials {
+  const trials = useMemo(() => trialsFor(slug, { slug: source, posts, updatedAt }), [slug, source, posts, updatedAt]);
+  useEffect(() => () => trials.stop(), [trials]);
+  return trials;
 }
 
 function SavingWords({ saving }: { saving: Saving }) {

@@ -1,5 +1,4 @@
-import type { FieldDescription, RangeFacet } from '@ivy/core';
-import type { Trial } from '../api/types.js';
+import type { FieldDescription, RangeFacet, Trial } from '@ivy/core';
 import { figure } from '../shared/figures.js';
 import { Reads } from './wiring-parts.js';
 

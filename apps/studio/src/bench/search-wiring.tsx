@@ -1,5 +1,4 @@
-import { searchableFields, type Facet, type FieldDescription, type SearchFacet } from '@ivy/core';
-import type { Trial } from '../api/types.js';
+import { searchableFields, type Facet, type FieldDescription, type SearchFacet, type Trial } from '@ivy/core';
 import { figure } from '../shared/figures.js';
 import { AnyAll, Row } from './wiring-parts.js';
 

@@ -7,8 +7,8 @@ import {
   type Lens,
   type SwitchFacet,
   type TermFacet,
+  type Trial,
 } from '@ivy/core';
-import type { Trial } from '../api/types.js';
 import { changeKind, toggleTerm } from './edits.js';
 import { ShowsAs } from './shows-as.js';
 import { TermsList } from './terms-list.js';

@@ -1,8 +1,8 @@
-import type { Lens } from '@ivy/core';
+import type { Lens, Trial } from '@ivy/core';
 import type { FromPreview, ToPreview } from '@ivy/runtime';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { ApiProblem, send } from '../api/api.js';
-import type { Trial } from '../api/types.js';
+import { ApiProblem } from '../api/api.js';
+import type { Trials } from '../trial/trials.js';
 
 /** The newest answer on the Bench, or why there is none. */
 export interface PreviewState {
@@ -16,7 +16,7 @@ export interface PreviewState {
  * @param onWent  told the address a visitor went to in the preview
  */
 export function usePreview(
-  slug: string,
+  trials: Trials,
   lens: Lens,
   address: string,
   frame: RefObject<HTMLIFrameElement | null>,
@@ -53,13 +53,7 @@ export function usePreview(
       running.current?.abort();
       const { signal } = (running.current = new AbortController());
       try {
-        const trial = await send<Trial>(
-          'POST',
-          `/lenses/${slug}/draft/trial`,
-          { config: current.current.lens, address: asked },
-          {},
-          signal,
-        );
+        const trial = await trials.run(current.current.lens, asked, signal);
         setState({ trial, problem: null });
         say({ ivy: 'reply', id, reply: trial });
       } catch (error) {
@@ -71,7 +65,7 @@ export function usePreview(
     };
     addEventListener('message', hear);
     return () => removeEventListener('message', hear);
-  }, [slug, frame, say, go]);
+  }, [trials, frame, say, go]);
 
   useEffect(() => {
     if (shown.current !== null) go();

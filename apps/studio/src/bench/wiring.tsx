@@ -7,11 +7,11 @@ import {
   type Facet,
   type FieldDescription,
   type Lens,
+  type Trial,
 } from '@ivy/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { ApiProblem } from '../api/api.js';
-import type { Trial } from '../api/types.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { changeFacet, renameFacet } from './edits.js';
 import { RangeWiring } from './range-wiring.js';

@@ -1,0 +1,45 @@
+import { checkLens, readLens, readSnapshot, tryLens, type Lens, type PostIndex, type Trial } from '@ivy/core';
+
+/** What the Bench asks of its worker. */
+export type ToWorker = { ask: 'load'; bytes: ArrayBuffer } | { ask: 'try'; id: number; lens: Lens; address: string };
+
+/** What the worker says. */
+export type FromWorker =
+  | { said: 'loaded' }
+  | { said: 'not-loaded' }
+  | { said: 'trial'; id: number; trial: Trial }
+  | { said: 'refused'; id: number; problem: string; errors: { pointer: string; message: string }[] };
+
+let index: PostIndex | null = null;
+/** The lens as it was last asked for: what is worked out of it serves as long as only the address changes. */
+let last: { config: string; lens: Lens } | null = null;
+
+/** Answers one message. Kept apart from the worker's own plumbing, so that it can be called without one. */
+export function answerMessage(message: ToWorker): FromWorker {
+  if (message.ask === 'load') {
+    try {
+      last = null;
+      index = readSnapshot(new Uint8Array(message.bytes));
+      return { said: 'loaded' };
+    } catch {
+      return { said: 'not-loaded' };
+    }
+  }
+  const { id, address } = message;
+  if (!index) return { said: 'not-loaded' };
+  const config = JSON.stringify(message.lens);
+  if (last?.config === config) return { said: 'trial', id, trial: tryLens(index, last.lens, address, Date.now()) };
+  const read = readLens(message.lens);
+  const problems = read.ok ? checkLens(read.value, index.fields) : read.problems;
+  if (!read.ok || problems.length > 0) {
+    const errors = problems.map(({ pointer, message: text }) => ({ pointer: `/config${pointer}`, message: text }));
+    return { said: 'refused', id, problem: 'The lens has settings that can’t work. See errors.', errors };
+  }
+  last = { config, lens: read.value };
+  return { said: 'trial', id, trial: tryLens(index, read.value, address, Date.now()) };
+}
+
+// a test that imports this is in no worker
+if ('WorkerGlobalScope' in globalThis) {
+  addEventListener('message', (event: MessageEvent<ToWorker>) => postMessage(answerMessage(event.data)));
+}

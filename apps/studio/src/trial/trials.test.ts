@@ -1,0 +1,94 @@
+/** @jest-environment node */
+import { buildIndex, readLens, writeSnapshot, type Lens, type Trial } from '@ivy/core';
+import { ApiProblem } from '../api/api.js';
+import { answerMessage, type ToWorker } from './trial-worker.js';
+import { WorkerTrials, type Trials } from './trials.js';
+
+const field = { label: '', role: null, multiple: false, tree: false, separator: null, pathSeparator: null };
+const bytes = () =>
+  writeSnapshot(
+    buildIndex({
+      fields: [{ ...field, key: 'habitat', type: 'terms' }],
+      taxonomies: { habitat: [{ slug: 'mudflat', label: 'Mudflat', parent: null }] },
+      posts: [
+        { id: 'a', values: { habitat: ['mudflat'] } },
+        { id: 'b', values: {} },
+      ],
+    }),
+  );
+const lens = (config: object): Lens => {
+  const read = readLens(config);
+  if (!read.ok) throw new Error('The lens of this test is wrong.');
+  return read.value;
+};
+const habitats = lens({ facets: [{ key: 'habitat', kind: 'checkboxes', field: 'habitat' }] });
+
+/** A worker that runs in the test's own thread, a turn later. */
+class NearWorker {
+  onmessage: ((event: MessageEvent) => void) | null = null;
+  onerror: (() => void) | null = null;
+  postMessage(message: ToWorker): void {
+    queueMicrotask(() => this.onmessage?.({ data: answerMessage(message) } as MessageEvent));
+  }
+  terminate(): void {
+    this.onmessage = null;
+  }
+}
+
+const fromServer = {} as Trial;
+const server: Trials = { run: () => Promise.resolve(fromServer), stop: () => undefined };
+const never = new AbortController().signal;
+
+function serve(reply: () => Response): void {
+  globalThis.fetch = jest.fn(() => Promise.resolve(reply()));
+}
+
+function indexReply(body: Uint8Array): Response {
+  return { ok: true, status: 200, arrayBuffer: () => Promise.resolve(body.buffer) } as unknown as Response;
+}
+
+async function loaded(): Promise<WorkerTrials> {
+  const trials = new WorkerTrials(server, 'notes/index', () => new NearWorker() as unknown as Worker);
+  for (let turn = 0; turn < 20; turn++) await Promise.resolve();
+  return trials;
+}
+
+test('the server answers until the worker has the posts, the worker from then on', async () => {
+  serve(() => indexReply(bytes()));
+  const trials = new WorkerTrials(server, 'notes/index', () => new NearWorker() as unknown as Worker);
+  expect(await trials.run(habitats, '', never)).toBe(fromServer);
+  await loaded();
+  const trial = await trials.run(habitats, 'habitat=mudflat', never);
+  expect(trial.answer).toMatchObject({ matched: 1, total: 2, address: 'habitat=mudflat' });
+  expect(trial.effects.habitat).toEqual({ any: 1, all: 1 });
+  expect(trial.settings.facets[0]).toMatchObject({ key: 'habitat', kind: 'checkboxes' });
+});
+
+test('settings that can’t work are told as the server tells them', async () => {
+  serve(() => indexReply(bytes()));
+  const trials = await loaded();
+  const wrong = lens({ facets: [{ key: 'x', kind: 'checkboxes', field: 'gone' }] });
+  const error: unknown = await trials.run(wrong, '', never).catch((one: unknown) => one);
+  expect(error).toBeInstanceOf(ApiProblem);
+  expect(error).toMatchObject({ status: 422, errors: [{ pointer: '/config/facets/0/field' }] });
+});
+
+test('an overtaken question is let go', async () => {
+  serve(() => indexReply(bytes()));
+  const trials = await loaded();
+  const overtaken = new AbortController();
+  const answer = trials.run(habitats, '', overtaken.signal);
+  overtaken.abort();
+  await expect(answer).rejects.toMatchObject({ name: 'AbortError' });
+});
+
+test('without an index, or with a damaged one, the server goes on answering', async () => {
+  serve(() => ({ ok: false, status: 409, json: () => Promise.resolve({}) }) as unknown as Response);
+  expect((await loaded()).isReady).toBe(false);
+  const damaged = bytes();
+  damaged[40]! ^= 1;
+  serve(() => indexReply(damaged));
+  const trials = await loaded();
+  expect(trials.isReady).toBe(false);
+  expect(await trials.run(habitats, '', never)).toBe(fromServer);
+});

@@ -1,0 +1,112 @@
+import type { Lens, Trial } from '@ivy/core';
+import { ApiProblem, ask, send } from '../api/api.js';
+import type { FromWorker, ToWorker } from './trial-worker.js';
+
+/** Whoever tries a lens out: the server, or a worker that holds the posts. */
+export interface Trials {
+  /**
+   * @throws ApiProblem of settings that can't work, Unreachable, or the AbortError of `signal`
+   */
+  run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial>;
+  stop(): void;
+}
+
+/** Asks the server, which can hold any source. */
+export class ServerTrials implements Trials {
+  constructor(private readonly slug: string) {}
+
+  run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial> {
+    return send<Trial>('POST', `/lenses/${this.slug}/draft/trial`, { config: lens, address }, {}, signal);
+  }
+
+  stop(): void {
+    // nothing of its own runs
+  }
+}
+
+/** Posts up to which a source is held in the browser. */
+export const mostPostsHeld = 50_000;
+
+/**
+ * Asks a worker that loads the source's index, so that a change is seen without a way over the network. Until the
+ * index is there, and should it not come, the server is asked.
+ */
+export class WorkerTrials implements Trials {
+  #worker: Worker | null = null;
+  #ready = false;
+  #next = 1;
+  readonly #waiting = new Map<number, { done: (trial: Trial) => void; fail: (error: unknown) => void }>();
+
+  /**
+   * @param path  of the index, among the sources
+   * @param makeWorker  left to the caller, so that tests bring their own
+   */
+  constructor(
+    private readonly instead: Trials,
+    path: string,
+    makeWorker: () => Worker,
+  ) {
+    void this.#load(path, makeWorker);
+  }
+
+  /** Whether answers come from the worker by now. */
+  get isReady(): boolean {
+    return this.#ready;
+  }
+
+  run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial> {
+    if (!this.#ready || !this.#worker) return this.instead.run(lens, address, signal);
+    const id = this.#next++;
+    const worker = this.#worker;
+    return new Promise<Trial>((done, fail) => {
+      this.#waiting.set(id, { done, fail });
+      signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
+      worker.postMessage({ ask: 'try', id, lens, address } satisfies ToWorker);
+    }).finally(() => this.#waiting.delete(id));
+  }
+
+  stop(): void {
+    this.#ready = false;
+    this.#worker?.terminate();
+    this.#worker = null;
+  }
+
+  async #load(path: string, makeWorker: () => Worker): Promise<void> {
+    const bytes = await ask<ArrayBuffer>(`/sources/${path}`, {}, (response) => response.arrayBuffer()).catch(
+      () => null,
+    );
+    if (!bytes) return;
+    const worker = makeWorker();
+    worker.onmessage = ({ data }: MessageEvent<FromWorker>) => this.#hear(data);
+    worker.onerror = () => this.#giveUp();
+    this.#worker = worker;
+    worker.postMessage({ ask: 'load', bytes } satisfies ToWorker, [bytes]);
+  }
+
+  #hear(message: FromWorker): void {
+    if (message.said === 'loaded') this.#ready = true;
+    else if (message.said === 'not-loaded') this.#giveUp();
+    else {
+      const waiting = this.#waiting.get(message.id);
+      if (message.said === 'trial') waiting?.done(message.trial);
+      else waiting?.fail(new ApiProblem(422, 'bad-config', message.problem, message.errors));
+    }
+  }
+
+  /** The server answers from here on; whoever waits is told to try again. */
+  #giveUp(): void {
+    this.stop();
+    for (const { fail } of this.#waiting.values()) fail(new Error('The answer did not come. Try again.'));
+  }
+}
+
+/** The way a source's lens is tried out. */
+export function trialsFor(slug: string, source: { slug: string; posts: number; updatedAt: string }): Trials {
+  const server = new ServerTrials(slug);
+  if (source.posts > mostPostsHeld || typeof Worker === 'undefined') return server;
+  return new WorkerTrials(
+    server,
+    `${source.slug}/index?of=${encodeURIComponent(source.updatedAt)}`,
+    () => new Worker(new URL('./trial-worker.ts', import.meta.url), { type: 'module' }),
+  );
+}

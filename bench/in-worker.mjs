@@ -1,0 +1,78 @@
+// The engine in a web worker of a real Chromium: the very worker the studio uses, loaded with the bytes of the index.
+import { createRequire } from 'node:module';
+import { createServer } from 'node:http';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const require = createRequire(new URL('../e2e/package.json', import.meta.url));
+const { Builder } = require('selenium-webdriver');
+const chrome = require('selenium-webdriver/chrome.js');
+const assets = fileURLToPath(new URL('../apps/studio/dist/assets', import.meta.url));
+
+/** @returns what it took to load the bytes, and p50 and p95 of a question and its answer, there and back */
+export async function measureWorker(bytes, config, addresses) {
+  const worker = readdirSync(assets).find((name) => name.startsWith('trial-worker'));
+  const server = createServer((request, response) => {
+    if (request.url === '/worker.js')
+      response.setHeader('content-type', 'text/javascript').end(readFileSync(join(assets, worker)));
+    else if (request.url === '/index') response.setHeader('content-type', 'application/octet-stream').end(bytes);
+    else response.setHeader('content-type', 'text/html').end('<!doctype html><title>bench</title>');
+  });
+  await new Promise((done) => server.listen(0, '127.0.0.1', done));
+  const profile = mkdtempSync(join(tmpdir(), 'ivy-bench-'));
+  const options = new chrome.Options();
+  options.setChromeBinaryPath(process.env.CHROMIUM ?? '/usr/bin/chromium');
+  options.addArguments(
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--no-first-run',
+    '--disable-background-networking',
+    `--user-data-dir=${profile}`,
+  );
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new chrome.ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver'))
+    .build();
+  try {
+    await driver.manage().setTimeouts({ script: 300_000 });
+    await driver.get(`http://127.0.0.1:${server.address().port}/`);
+    return await driver.executeAsyncScript(askInPage, config, addresses);
+  } finally {
+    await driver.quit();
+    server.close();
+    rmSync(profile, { recursive: true, force: true });
+  }
+}
+
+/* global Worker */
+/** Runs in the page. */
+function askInPage(config, addresses, done) {
+  const worker = new Worker('/worker.js', { type: 'module' });
+  const send = (message, transfer = []) =>
+    new Promise((reply) => {
+      worker.onmessage = ({ data }) => reply(data);
+      worker.postMessage(message, transfer);
+    });
+  void (async () => {
+    const bytes = await (await fetch('/index')).arrayBuffer();
+    let start = performance.now();
+    const { said } = await send({ ask: 'load', bytes }, [bytes]);
+    if (said !== 'loaded') return done({ error: said });
+    const load = performance.now() - start;
+    const times = [];
+    for (let round = 0; round < 4; round++) {
+      for (let id = 0; id < addresses.length; id++) {
+        start = performance.now();
+        const reply = await send({ ask: 'try', id, lens: config, address: addresses[id] });
+        if (reply.said !== 'trial') return done({ error: JSON.stringify(reply).slice(0, 300) });
+        if (round > 0) times.push(performance.now() - start);
+      }
+    }
+    times.sort((a, b) => a - b);
+    done({ load, p50: times[times.length >> 1], p95: times[Math.floor(times.length * 0.95)] });
+  })();
+}
