@@ -25,6 +25,7 @@ export * from './model/post.js';
 export * from './model/query.js';
 export * from './model/sort.js';
 export * from './model/texts.js';
+export * from './model/word-sets.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/slug.js';
 export * from './why/dead-ends.js';

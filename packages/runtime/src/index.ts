@@ -1,3 +1,4 @@
+import { focusOnSlash } from './draw/search.js';
 import {
   IvyChips,
   IvyCount,
@@ -19,6 +20,9 @@ const elements = {
   'ivy-results': IvyResults,
   'ivy-pager': IvyPager,
 };
+
+// the first script of a page does this for all
+if (!customElements.get('ivy-lens')) focusOnSlash();
 
 // a page may carry the script twice; the second time there is nothing left to do
 for (const [tag, element] of Object.entries(elements)) {

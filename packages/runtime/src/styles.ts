@@ -13,22 +13,88 @@ const sheet = `@layer ivy {
 :where(.ivy-main:focus){outline:none}
 :where(.ivy-frame ul,.ivy-frame ol){list-style:none;margin:0;padding:0}
 :where(.ivy-side){display:none}
-:where(.ivy-side[data-open=true]){display:block}
+:where(.ivy-sheet){box-sizing:border-box;width:100%;max-width:560px;height:100%;max-height:100%;margin:0;margin-inline-start:auto;padding:0;border:0;background:var(--ivy-page);color:var(--ivy-ink);font:inherit}
+:where(.ivy-sheet[open]){display:flex;flex-direction:column}
+:where(.ivy-sheet)::backdrop{background:rgb(0 0 0/.45)}
+:where(.ivy-sheet-head){display:flex;align-items:center;justify-content:space-between;padding:4px 8px 4px 20px;border-bottom:1px solid var(--ivy-rule);font-size:1.1em}
+:where(.ivy-sheet-close){width:48px;height:48px;border:0;background:none;display:grid;place-items:center;cursor:pointer}
+:where(.ivy-sheet-body){flex:1;overflow:auto;overscroll-behavior:contain;padding:16px 20px}
+:where(.ivy-sheet-foot){padding:10px 20px;border-top:1px solid var(--ivy-rule)}
+:where(.ivy-sheet-body .ivy-apply){display:none}
 :where(.ivy-filters){display:inline-flex;align-items:center;gap:8px;min-height:44px;padding:0 16px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page);font-weight:600;cursor:pointer;justify-self:start}
 :where(.ivy-badge){min-width:22px;padding:1px 6px;border-radius:11px;background:var(--ivy-chip);color:var(--ivy-chip-ink);font-size:.85em;text-align:center}
-:where(.ivy-show){display:block;width:100%;min-height:48px;margin-top:16px;border:0;border-radius:var(--ivy-radius);background:var(--ivy-accent);color:var(--ivy-on-accent);font-weight:600;cursor:pointer}
+:where(.ivy-show){display:block;width:100%;min-height:48px;border:0;border-radius:var(--ivy-radius);background:var(--ivy-accent);color:var(--ivy-on-accent);font-weight:600;cursor:pointer}
 :where(.ivy-frame .ivy-show){color:var(--ivy-on-accent)}
 @container (min-width:640px){
 :where(.ivy-frame[data-facets=side]){grid-template-columns:minmax(180px,256px) minmax(0,1fr)}
 :where(.ivy-frame[data-facets=side] .ivy-side,.ivy-frame[data-facets=top] .ivy-side){display:block}
 :where(.ivy-frame[data-facets=top] .ivy-side){display:grid;grid-template-columns:repeat(auto-fill,minmax(220px,1fr));gap:0 32px}
-:where(.ivy-frame[data-facets=side] .ivy-filters,.ivy-frame[data-facets=top] .ivy-filters,.ivy-frame .ivy-show){display:none}}
+:where(.ivy-frame[data-facets=side] .ivy-filters,.ivy-frame[data-facets=top] .ivy-filters){display:none}}
+:where(.ivy-apply){position:sticky;bottom:0;padding:12px 0;background:var(--ivy-page)}
 :where(.ivy-facet){margin:0;padding:16px 0 14px;border:0;border-bottom:1px solid var(--ivy-rule);min-width:0}
 :where(.ivy-facet:first-child){padding-top:0}
 :where(.ivy-facet:last-of-type){border-bottom:0}
-:where(.ivy-facet-title){float:inline-start;width:100%;margin:0 0 6px;padding:0;font-weight:650}
-:where(.ivy-facet-title + *){clear:both}
-:where(.ivy-tick){display:flex;align-items:center;gap:10px;min-height:28px;padding-inline-start:calc(var(--ivy-depth,0) * 20px);cursor:pointer}
+:where(.ivy-facet){position:relative}
+:where(.ivy-facet-title){float:inline-start;width:100%;margin:0;padding:0;font-weight:650}
+:where(.ivy-facet-body){clear:both;padding-top:6px}
+:where(.ivy-frame [hidden]){display:none}
+:where(.ivy-fold){display:flex;width:100%;align-items:center;justify-content:space-between;gap:8px;min-height:28px;padding:0;border:0;background:none;text-align:start;font-weight:650;cursor:pointer}
+:where(.ivy-chevron){flex:none;width:8px;height:8px;margin:0 5px;border:solid var(--ivy-line);border-width:0 2px 2px 0;transform:translateY(-2px) rotate(45deg)}
+:where(.ivy-fold[aria-expanded=true] .ivy-chevron){transform:translateY(2px) rotate(225deg)}
+:where(.ivy-facet-clear){position:absolute;inset-block-start:14px;inset-inline-end:26px;width:32px;height:32px;border:0;background:none;display:grid;place-items:center;cursor:pointer;color:var(--ivy-ink-2)}
+:where(.ivy-facet:first-child .ivy-facet-clear){inset-block-start:-2px}
+:where(.ivy-find){margin-bottom:6px}
+:where(.ivy-find-none){margin:4px 0;color:var(--ivy-ink-2)}
+:where(.ivy-find-none:empty){display:none}
+:where(.ivy-option){display:flex;align-items:center;padding-inline-start:calc(var(--ivy-depth,0) * 20px)}
+:where(.ivy-option .ivy-tick){flex:1;min-width:0}
+:where(.ivy-branch){flex:none;width:24px;height:24px;margin-inline-start:-4px;padding:0;border:0;background:none;display:grid;place-items:center;cursor:pointer}
+:where(span.ivy-branch){cursor:default}
+:where(.ivy-branch .ivy-chevron){margin:0;transform:translateX(-1px) rotate(-45deg)}
+:where([dir=rtl] .ivy-branch .ivy-chevron){transform:translateX(1px) rotate(135deg)}
+:where(.ivy-branch[aria-expanded=true] .ivy-chevron){transform:translateY(-2px) rotate(45deg)}
+@media (pointer:coarse){:where(.ivy-branch){width:44px;height:44px}:where(.ivy-fold){min-height:44px}:where(.ivy-facet-clear){width:44px;height:44px;inset-block-start:8px}}
+:where(.ivy-link){display:flex;gap:8px;align-items:center;min-height:28px;color:inherit;text-underline-offset:3px}
+:where(.ivy-link[aria-current=true]){font-weight:650;text-decoration-thickness:2px}
+@media (pointer:coarse){:where(.ivy-link){min-height:44px}}
+:where(.ivy-buttons[data-as=links]){flex-direction:column;gap:0}
+:where(.ivy-buttons[data-row=scroll]){flex-flow:row nowrap;overflow-x:auto;scrollbar-width:thin;padding-bottom:6px}
+:where(.ivy-buttons[data-row=scroll] > *){flex:none}
+:where(.ivy-presets){margin-top:10px}
+:where(.ivy-three){display:flex;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);overflow:hidden}
+:where(.ivy-way-of){flex:1;position:relative;cursor:pointer;text-align:center}
+:where(.ivy-way-of + .ivy-way-of){border-inline-start:1px solid var(--ivy-line)}
+:where(.ivy-way-of span){display:block;padding:7px 8px}
+:where(.ivy-way-of span .ivy-count){display:inline;padding:0;color:var(--ivy-ink-2)}
+:where(.ivy-way-of input:checked + span,.ivy-way-of input:checked + span .ivy-count){background:var(--ivy-accent);color:var(--ivy-on-accent)}
+:where(.ivy-way-of input:focus-visible + span){outline:2px solid var(--ivy-accent);outline-offset:-4px}
+:where(.ivy-way-of input:checked:focus-visible + span){outline-color:var(--ivy-on-accent)}
+@media (forced-colors:active){:where(.ivy-way-of input:checked + span){outline:2px solid Highlight;outline-offset:-3px}}
+:where(.ivy-combo){position:relative}
+:where(.ivy-picked){display:flex;flex-wrap:wrap;gap:6px}
+:where(.ivy-frame .ivy-picked){margin-bottom:6px}
+:where(.ivy-list){position:absolute;z-index:20;inset-inline:0;max-height:280px;overflow:auto;background:var(--ivy-page);border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);box-shadow:0 6px 20px rgb(0 0 0/.14)}
+:where(.ivy-frame .ivy-list){margin-top:4px;padding:4px}
+:where(.ivy-list-option){display:flex;gap:8px;min-height:34px;align-items:center;padding:0 8px;padding-inline-start:calc(28px + var(--ivy-depth,0) * 18px);border-radius:5px;cursor:pointer;position:relative}
+@media (pointer:coarse){:where(.ivy-list-option){min-height:44px}}
+:where(.ivy-list-option[data-active=true]){background:var(--ivy-soft);outline:2px solid var(--ivy-accent);outline-offset:-2px}
+:where(.ivy-list-option[aria-selected=true])::before{content:"";position:absolute;inset-inline-start:10px;width:9px;height:5px;border:solid currentColor;border-width:0 0 2px 2px;transform:translateY(-2px) rotate(-45deg)}
+:where(.ivy-list .ivy-count){color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
+:where(.ivy-slider){position:relative;height:28px;margin:-15px -9px 8px}
+@media (pointer:coarse){:where(.ivy-slider){height:44px;margin:-23px -9px 4px}}
+:where(.ivy-track){position:absolute;inset-inline:9px;top:calc(50% - 1.5px);height:3px;border-radius:2px;background:var(--ivy-rule)}
+:where(.ivy-track)::after{content:"";position:absolute;inset-block:0;inset-inline:var(--ivy-low) calc(100% - var(--ivy-high));background:var(--ivy-accent)}
+:where(.ivy-thumb){appearance:none;position:absolute;inset:0;width:100%;height:100%;margin:0;background:none;pointer-events:none}
+:where(.ivy-slider[data-low-on-top=true] .ivy-thumb[data-end=from]){z-index:1}
+:where(.ivy-thumb)::-webkit-slider-runnable-track{background:none;height:100%}
+:where(.ivy-thumb)::-webkit-slider-thumb{appearance:none;pointer-events:auto;width:18px;height:18px;margin-top:calc(14px - 9px);border:2px solid var(--ivy-accent);border-radius:50%;background:var(--ivy-page);cursor:grab}
+@media (pointer:coarse){:where(.ivy-thumb)::-webkit-slider-thumb{width:28px;height:28px;margin-top:8px}}
+:where(.ivy-thumb)::-moz-range-thumb{pointer-events:auto;width:14px;height:14px;border:2px solid var(--ivy-accent);border-radius:50%;background:var(--ivy-page);cursor:grab}
+:where(.ivy-thumb:focus-visible){outline:none}
+:where(.ivy-thumb:focus-visible)::-webkit-slider-thumb{outline:2px solid var(--ivy-accent);outline-offset:2px}
+:where(.ivy-thumb:focus-visible)::-moz-range-thumb{outline:2px solid var(--ivy-accent);outline-offset:2px}
+@media (forced-colors:active){:where(.ivy-thumb)::-webkit-slider-thumb{border-color:ButtonText;background:Canvas}:where(.ivy-track){background:ButtonText}}
+:where(.ivy-tick){display:flex;align-items:center;gap:10px;min-height:28px;cursor:pointer}
 @media (pointer:coarse){:where(.ivy-tick){min-height:44px}}
 :where(.ivy-tick input){appearance:none;flex:none;width:18px;height:18px;margin:0;border:1.5px solid var(--ivy-line);border-radius:4px;background:var(--ivy-page);cursor:pointer;display:grid;place-content:center}
 :where(.ivy-tick input[type=radio]){border-radius:50%}
@@ -62,7 +128,14 @@ const sheet = `@layer ivy {
 :where(.ivy-histogram span){flex:1;background:var(--ivy-rule);border-radius:1px 1px 0 0}
 :where(.ivy-histogram .ivy-bar-in){background:var(--ivy-accent)}
 :where(.ivy-ends){display:grid;grid-template-columns:1fr 1fr;gap:8px}
-:where(.ivy-end){display:grid;gap:3px;min-width:0}
+:where(.ivy-end){display:grid;gap:3px;min-width:0;position:relative}
+:where(.ivy-end label){display:grid;gap:3px}
+:where(.ivy-end [aria-invalid=true]){border-color:#b3261e;box-shadow:0 0 0 1px #b3261e}
+:where(.ivy-end [inputmode=numeric]){padding-inline:8px 28px;font-size:.9em;font-variant-numeric:tabular-nums}
+:where(.ivy-calendar){position:absolute;inset-block-end:0;inset-inline-end:0;width:28px;height:38px;padding:0;border:0;background:none;cursor:pointer;display:grid;place-items:center}
+@media (pointer:coarse){:where(.ivy-calendar){width:44px;height:44px}}
+:where(.ivy-calendar span){width:14px;height:13px;border:1.5px solid currentColor;border-top-width:4px;border-radius:2px;color:var(--ivy-ink-2)}
+:where(.ivy-picker){position:absolute;inset-block-end:0;inset-inline-end:0;width:1px;height:1px;padding:0;border:0;opacity:0;pointer-events:none}
 :where(.ivy-end span){font-size:.85em;color:var(--ivy-ink-2)}
 :where(.ivy-notices p){margin:0 0 14px;color:var(--ivy-ink-2)}
 :where(.ivy-mark){background:var(--ivy-chip);color:inherit;border-radius:2px}
@@ -91,8 +164,9 @@ const sheet = `@layer ivy {
 :where(.ivy-title a){color:inherit;text-decoration:none}
 :where(.ivy-title a:hover){text-decoration:underline;text-underline-offset:3px}
 :where(.ivy-title a)::after{content:"";position:absolute;inset:0}
-:where(.ivy-facts){margin:0;display:flex;flex-wrap:wrap;gap:0 8px;font-size:.9em;color:var(--ivy-ink-2)}
-:where(.ivy-facts span + span)::before{content:"•";margin-inline-end:8px}
+:where(.ivy-facts){margin:0;display:flex;flex-wrap:wrap;font-size:.9em;color:var(--ivy-ink-2);overflow:hidden}
+:where(.ivy-facts span){position:relative;margin-inline-start:-18px;padding-inline-start:18px;margin-inline-end:18px}
+:where(.ivy-facts span)::before{content:"•";position:absolute;inset-inline-start:5px}
 :where(.ivy-summary){margin:0;color:var(--ivy-ink-2);font-size:.95em}
 :where(.ivy-terms){display:flex;flex-wrap:wrap;gap:6px;margin-top:4px}
 :where(.ivy-terms li){padding:1px 8px;border:1px solid var(--ivy-rule);border-radius:5px;background:var(--ivy-soft);font-size:.85em;color:var(--ivy-ink-2)}

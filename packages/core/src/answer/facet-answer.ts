@@ -72,7 +72,7 @@ function switchAnswer(
     const number = column.numbers.get(value);
     return {
       value,
-      label: number === undefined ? value : column.terms[number]!.label,
+      label: facet.labels[value] ?? (number === undefined ? value : column.terms[number]!.label),
       count: number === undefined ? 0 : counts[number]!,
       selected: selected === value,
       partly: false,

@@ -26,12 +26,15 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
     Object.hasOwn(facet.labels, term.slug) ? facet.labels[term.slug]! : term.label,
   );
   const shown = new Uint8Array(column.terms.length);
+  const depths = new Uint8Array(column.terms.length);
+  const levels = (facet.kind === 'tree' ? facet.levels : undefined) ?? Infinity;
   const branchHidden = new Uint8Array(column.terms.length);
   column.terms.forEach((term, t) => {
     const parent = column.parents[t]!;
     // a hidden term takes its branch with it: its children would otherwise stand there without their heading
     branchHidden[t] = hide.has(term.slug) || term.hidden || (parent >= 0 && branchHidden[parent]) ? 1 : 0;
-    shown[t] = !branchHidden[t] && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
+    depths[t] = parent < 0 ? 0 : depths[parent]! + 1;
+    shown[t] = !branchHidden[t] && depths[t] < levels && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
   });
   const compare = facet.order === 'label' ? byLabel(labels, column) : undefined;
   const terms = sortTree(column, compare);

@@ -73,7 +73,7 @@ function valuesBefore(old: PostIndex, field: Field, termsOf: (key: string) => Re
   const values = old.field(field.key)?.type === field.type ? old.valuesOf(field.key) : null;
   if (!values) {
     const nobody: Post = { id: '', values: {} };
-    return packValues(field, [nobody], new Uint32Array(old.size), termsOf(field.key));
+    return packValues(field, new Array<Post>(old.size).fill(nobody), termsOf(field.key));
   }
   const [from, to] = [old.termList(field.key), termsOf(field.key)];
   if (!from || !to || sameSlugs(from.terms, to.terms)) return values;

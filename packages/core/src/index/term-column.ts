@@ -39,7 +39,9 @@ const denseShare = 1 / 32;
 /** Builds the column of a field from its values. Cost: a few steps for each term a post stands under. */
 export function buildTermColumn(terms: TermList, values: Values, size: number): TermColumn {
   if (values.form === 'flags') {
-    const numbers = Uint16Array.from(values.flags, (flag) => [0xffff, 1, 0][flag]!);
+    const byFlag = [0xffff, 1, 0];
+    const numbers = new Uint16Array(size);
+    for (let p = 0; p < size; p++) numbers[p] = byFlag[values.flags[p]!]!;
     return columnOf(terms, oneTerm(terms, numbers), size);
   }
   if (values.form === 'term') return columnOf(terms, oneTerm(terms, values.numbers), size);

@@ -16,7 +16,13 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
-  lens.facets.forEach((facet, i) => problems.push(...facetProblems(facet, `/facets/${i}`, byKey, needsField)));
+  lens.facets.forEach((facet, i) => {
+    problems.push(...facetProblems(facet, `/facets/${i}`, byKey, needsField));
+    const { dependsOn } = facet;
+    if (dependsOn !== '' && (dependsOn === facet.key || !lens.facets.some((other) => other.key === dependsOn))) {
+      problems.push({ pointer: `/facets/${i}/dependsOn`, message: `names no other facet: “${dependsOn}”` });
+    }
+  });
   lens.sort.options.forEach((option, i) => {
     if (option.by === 'field') needsField(option.field, `/sort/options/${i}/field`);
   });

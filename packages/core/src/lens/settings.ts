@@ -1,7 +1,16 @@
-import { defaultSort, isSingle, isSwitch, type CardPart, type FacetKind, type Lens } from '../model/lens.js';
+import {
+  defaultSort,
+  isSingle,
+  isSwitch,
+  type CardPart,
+  type Facet,
+  type FacetKind,
+  type Lens,
+} from '../model/lens.js';
 import { cardParts } from './card.js';
 import { facetLabel } from './label.js';
 import { wordsOf, type Texts } from '../model/texts.js';
+import { wordSet } from '../model/word-sets.js';
 import type { Field } from '../model/post.js';
 
 /** What a page needs to know of one facet to draw it. */
@@ -13,6 +22,20 @@ export interface FacetSettings {
   single: boolean;
   counts: boolean;
   zero: 'mute' | 'hide' | 'keep';
+  folded: boolean;
+  /** Key of the facet it waits for; empty for none. */
+  dependsOn: string;
+  /** Of buttons. */
+  as?: 'pills' | 'links';
+  row?: 'wrap' | 'scroll';
+  /** Of a switch. */
+  both?: boolean;
+  /** Of a range of days. */
+  pick?: 'range' | 'day';
+  presets?: readonly { label: string; range: string }[];
+  /** Of a range of numbers. */
+  unit?: string;
+  step?: number;
 }
 
 /** What a page needs to know of a lens besides its answers. Changes only with the release. */
@@ -43,16 +66,39 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
       single: isSwitch(facet) || isSingle(facet),
       counts: 'counts' in facet ? facet.counts : false,
       zero: 'zero' in facet ? facet.zero : 'keep',
+      folded: facet.folded,
+      dependsOn: facet.dependsOn,
+      ...ownSettings(facet),
     })),
     sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
     defaultSort: defaultSort(lens)?.key ?? null,
     paging: lens.paging,
     card: cardParts(lens, fields),
     look: lens.look,
-    texts: wordsOf(lens.texts),
+    texts: wordsOf(lens.texts, wordSet(lens.language)),
     address: lens.address,
     names: [...names],
     language: lens.language,
     zone: lens.zone,
   };
+}
+
+/** What only a kind has. */
+function ownSettings(facet: Facet): Partial<FacetSettings> {
+  switch (facet.kind) {
+    case 'buttons':
+      return { as: facet.as, row: facet.row };
+    case 'switch':
+      return { both: facet.both };
+    case 'date-range':
+      return { pick: facet.pick, presets: facet.presets };
+    case 'number-range':
+      return { unit: facet.unit, ...(facet.step !== undefined && { step: facet.step }) };
+    case 'checkboxes':
+    case 'radios':
+    case 'dropdown':
+    case 'tree':
+    case 'search':
+      return {};
+  }
 }

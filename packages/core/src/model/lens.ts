@@ -37,6 +37,10 @@ const common = {
   /** Address names it had before; they keep working. */
   aliases: withDefault(list(addressName, 20), () => []),
   visible: withDefault(flag(), () => true),
+  /** Whether it starts folded up; a visitor's own folding is kept on their device. */
+  folded: withDefault(flag(), () => false),
+  /** Key of another facet: this one is shown only while something is chosen in that. Empty: always. */
+  dependsOn: withDefault(text({ max: 60 }), () => ''),
   /** Its colour on the Bench, from 1; without one, the first that is free. Visitors never see it. */
   hue: optional(whole(1, 64)),
 };
@@ -55,13 +59,30 @@ const terms = {
   labels: withDefault(table(text({ min: 1, max: 200 }), 5000), () => ({})),
 };
 const single = withDefault(flag(), () => false);
+const range = {
+  ...common,
+  field: fieldKey,
+  endField: optional(fieldKey),
+};
 
 const facetShape = variant('kind', {
   checkboxes: object(terms),
   radios: object(terms),
   dropdown: object({ ...terms, single }),
-  buttons: object({ ...terms, single }),
-  tree: object({ ...terms, single }),
+  buttons: object({
+    ...terms,
+    single,
+    /** `links` are plain links to the address they lead to. */
+    as: withDefault(choice('pills', 'links'), () => 'pills' as const),
+    /** What happens where they do not fit in a row. */
+    row: withDefault(choice('wrap', 'scroll'), () => 'wrap' as const),
+  }),
+  tree: object({
+    ...terms,
+    single,
+    /** Levels shown from the top; without it, all. Posts of deeper terms count for those above. */
+    levels: optional(whole(1, 20)),
+  }),
   search: object({
     ...common,
     fields: list(fieldKey, 20),
@@ -69,9 +90,33 @@ const facetShape = variant('kind', {
     /** How much a hit in a field weighs; 1 where nothing is said, 3 in the title. */
     weights: withDefault(table(whole(1, 20), 20), () => ({})),
   }),
-  'date-range': object({ ...common, field: fieldKey, endField: optional(fieldKey) }),
-  'number-range': object({ ...common, field: fieldKey, endField: optional(fieldKey) }),
-  switch: object({ ...common, field: fieldKey, counts: terms.counts, zero: terms.zero }),
+  'date-range': object({
+    ...range,
+    /** `day`: one day is picked and not two ends. */
+    pick: withDefault(choice('range', 'day'), () => 'range' as const),
+    /** Ranges offered by a press: an interval as an address takes it, such as `P30D` or `2026`. */
+    presets: withDefault(
+      list(object({ label: text({ min: 1, max: 60 }), range: text({ min: 1, max: 40 }) }), 12),
+      () => [],
+    ),
+  }),
+  'number-range': object({
+    ...range,
+    /** A word after each number. */
+    unit: withDefault(text({ max: 30 }), () => ''),
+    /** What the slider moves by; without it, 1 for whole numbers. */
+    step: optional(whole(1, 1_000_000)),
+  }),
+  switch: object({
+    ...common,
+    field: fieldKey,
+    counts: terms.counts,
+    zero: terms.zero,
+    /** Own words for `yes` and `no`. */
+    labels: terms.labels,
+    /** Where “no” matters too: either, yes, or no. */
+    both: withDefault(flag(), () => false),
+  }),
 });
 
 const sortOption = object({
@@ -138,7 +183,7 @@ const lensShape = object({
       sort: withDefault(addressName, () => 'sort'),
       page: withDefault(addressName, () => 'page'),
       /** When a choice takes effect. */
-      apply: withDefault(choice('change'), () => 'change' as const),
+      apply: withDefault(choice('change', 'button'), () => 'change' as const),
     }),
     () => ({ prefix: '', sort: 'sort', page: 'page', apply: 'change' as const }),
   ),

@@ -38,6 +38,16 @@ export const englishTexts = {
   previous: 'Previous',
   next: 'Next',
   page: 'Page {n}',
+  find: 'Find in {facet}',
+  findNone: 'Nothing here is called that.',
+  clearFacet: 'Clear {facet}',
+  under: 'What is under {term}',
+  either: 'Either',
+  choose: 'Choose',
+  picked: '{n} chosen',
+  day: 'Day',
+  common: 'Common ranges',
+  respelled: 'Nothing for “{searched}”, showing “{value}”.',
 };
 
 export type TextKey = keyof typeof englishTexts;
@@ -51,8 +61,8 @@ export const textsShape = object(parts);
 export type OwnTexts = ObjectOf<typeof parts>;
 
 /** All words of a lens: its own over the language's. */
-export function wordsOf(own: OwnTexts): Texts {
-  const words = { ...englishTexts };
+export function wordsOf(own: OwnTexts, ofLanguage: Texts = englishTexts): Texts {
+  const words = { ...ofLanguage };
   for (const key of Object.keys(englishTexts) as TextKey[]) {
     const word = own[key];
     if (word !== undefined && word !== '') words[key] = word;

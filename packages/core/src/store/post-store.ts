@@ -1,8 +1,8 @@
 import { orderByKeys, sortKeys } from '../index/order.js';
 import { fieldWithRole, type Field, type Post } from '../model/post.js';
-import { packTexts, type Texts } from './texts.js';
+import { packTexts, pickTexts, type Texts } from './texts.js';
 import type { TermList } from './term-list.js';
-import { packValues, type Values } from './values.js';
+import { packValues, pickValues, type Values } from './values.js';
 
 /** The posts of a source, column by column, numbered newest first. Never changed once made. */
 export interface PostStore {
@@ -23,19 +23,22 @@ export function packPosts(
   termsOf: (key: string) => TermList | null,
   posts: readonly Post[],
 ): PostStore {
-  const given = Uint32Array.from(posts, (_, p) => p);
   const byId = sortIds(posts);
+  // posts are read in the order they lie in memory, and the columns are put in their own order afterwards
+  const given = new Map(fields.map((field) => [field.key, packValues(field, posts, termsOf(field.key))]));
   const published = fieldWithRole(fields, 'published');
-  const order = published
-    ? newestFirst(published, packValues(published, posts, given, termsOf(published.key)), termsOf(published.key), byId)
-    : byId;
+  const order = published ? newestFirst(published, given.get(published.key)!, termsOf(published.key), byId) : byId;
+  const picks = new Int32Array(order);
   const numberOf = new Uint32Array(posts.length);
-  order.forEach((post, p) => (numberOf[post] = p));
+  for (let p = 0; p < order.length; p++) numberOf[order[p]!] = p;
+  const ids = packTexts(posts.length, (p) => posts[p]!.id);
+  const inOrder = ([key, values]: [string, Values]) =>
+    [key, pickValues(values, values, picks, termsOf(key)?.terms.length ?? 0)] as const;
   return {
     size: posts.length,
-    ids: packTexts(posts.length, (p) => posts[order[p]!]!.id),
+    ids: pickTexts(ids, ids, picks),
     byId: byId.map((post) => numberOf[post]!),
-    values: new Map(fields.map((field) => [field.key, packValues(field, posts, order, termsOf(field.key))])),
+    values: new Map([...given].map(inOrder)),
   };
 }
 

@@ -2,6 +2,7 @@ import { fill, type FacetAnswer } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
 import { choose } from '../listing/choices.js';
+import { switchLabel } from './kinds/switch.js';
 import { rangeText } from './range.js';
 import type { Listing } from '../listing/listing.js';
 
@@ -9,11 +10,19 @@ import type { Listing } from '../listing/listing.js';
 export function drawChips(listing: Listing): TemplateResult | typeof nothing {
   const { answer, settings, choices } = listing;
   if (!answer || !settings) return nothing;
-  const chips = answer.facets.flatMap((facet) =>
-    (choices.facets[facet.key] ?? []).map((value) => ({ facet, value, label: labelOf(listing, facet, value) })),
-  );
+  // what is fixed for visitors they can neither see nor take away
+  const chips = answer.facets
+    .filter((facet) => facet.visible)
+    .flatMap((facet) =>
+      (choices.facets[facet.key] ?? []).map((value) => ({ facet, value, label: labelOf(listing, facet, value) })),
+    );
   if (chips.length === 0) return nothing;
-  const clear = () => void listing.choose({ ...choices, facets: {}, page: 1 });
+  const clear = () => {
+    const hidden = answer.facets.filter((facet) => !facet.visible && choices.facets[facet.key]);
+    const facets = Object.fromEntries(hidden.map((facet) => [facet.key, choices.facets[facet.key]!]));
+    listing.typed.clear();
+    void listing.choose({ ...choices, facets, page: 1 });
+  };
   return html`<ul class="ivy-chips" aria-label=${settings.texts.chosen}>
     ${repeat(
       chips,
@@ -42,9 +51,13 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
 
 function labelOf(listing: Listing, facet: FacetAnswer, value: string): string {
   const settings = listing.settings!;
+  const own = settings.facets.find((one) => one.key === facet.key);
   if (facet.kind === 'search') return `“${value}”`;
-  if (facet.kind === 'date-range' || facet.kind === 'number-range') return rangeText(facet.kind, value, settings);
+  if (facet.kind === 'date-range' || facet.kind === 'number-range') return rangeText(facet.kind, value, settings, own);
   const label = facet.options.find((option) => option.value === value)?.label ?? value;
+  if (facet.kind !== 'switch') return label;
   // a bare “Yes” would tell nobody what it is a yes to
-  return value === 'yes' || value === 'no' ? `${facet.label}: ${label.toLocaleLowerCase(settings.language)}` : label;
+  const words = switchLabel(listing, { value, label });
+  const isBare = words === settings.texts.yes || words === settings.texts.no;
+  return isBare ? `${facet.label}: ${words.toLocaleLowerCase(settings.language)}` : words;
 }

@@ -1,44 +1,210 @@
-import type { DateFacetAnswer, NumberFacetAnswer, Settings } from '@ivy/core';
+import {
+  dayNumber,
+  readInterval,
+  type DateFacetAnswer,
+  type FacetSettings,
+  type NumberFacetAnswer,
+  type Settings,
+} from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
 import { choose } from '../listing/choices.js';
 import type { Listing } from '../listing/listing.js';
+import { drawSlider, type SliderRange } from './slider.js';
 
 type RangeAnswer = DateFacetAnswer | NumberFacetAnswer;
+type Bucket = { from: string | number; to: string | number; count: number };
 
-/** Two ends to set, under a picture of where the posts are. */
-export function drawRange(listing: Listing, facet: RangeAnswer): TemplateResult {
-  const { texts } = listing.settings!;
-  const [from, to] = endsOf(listing.choices.facets[facet.key]?.[0]);
+/** Two ends to set, by typing or by two thumbs under a picture of where the posts are. */
+export function drawRange(listing: Listing, facet: RangeAnswer, settings: FacetSettings): TemplateResult {
+  const [from, to] = endsOf(listing.sliding.get(facet.key) ?? listing.choices.facets[facet.key]?.[0]);
   const set = (ends: [string, string]) => {
+    listing.sliding.delete(facet.key);
     const value = ends.every((end) => end === '') ? [] : [`${ends[0] || '..'}/${ends[1] || '..'}`];
-    void listing.choose(choose(listing.choices, facet.key, value));
+    void listing.pick(choose(listing.choices, facet.key, value));
   };
-  const input = (label: string, value: string, onEnd: (value: string) => [string, string]) =>
-    html`<label class="ivy-end">
-      <span>${label}</span>
+  if (facet.kind === 'date-range' && settings.pick === 'day') return drawDay(listing, facet, settings, from, set);
+  return html`${drawHistogram(facet, from, to)} ${drawThumbs(listing, facet, settings, from, to, set)}
+    <div class="ivy-ends">
+      ${drawEnd(listing, facet, settings, 'from', from, (value) => set([value, to]))}
+      ${drawEnd(listing, facet, settings, 'to', to, (value) => set([from, value]))}
+    </div>
+    ${drawPresets(listing, facet, settings, from, to)}`;
+}
+
+function drawEnd(
+  listing: Listing,
+  facet: RangeAnswer,
+  settings: FacetSettings,
+  end: 'from' | 'to',
+  value: string,
+  onSet: (value: string) => void,
+): TemplateResult {
+  const { texts } = listing.settings!;
+  const label = texts[end];
+  if (facet.kind === 'number-range') {
+    return html`<label class="ivy-end">
+      <span>${label}${settings.unit ? html` (${settings.unit})` : nothing}</span>
       <input
-        type=${facet.kind === 'date-range' ? 'date' : 'number'}
+        type="number"
+        inputmode="decimal"
         class="ivy-input"
         step="any"
-        min=${facet.bounds?.from ?? nothing}
-        max=${facet.bounds?.to ?? nothing}
+        placeholder=${facet.bounds ? String(facet.bounds[end]) : nothing}
         .value=${live(value)}
-        @change=${(event: Event) => set(onEnd((event.target as HTMLInputElement).value))}
+        @change=${(event: Event) => onSet((event.target as HTMLInputElement).value)}
       />
     </label>`;
-  return html`${drawHistogram(facet, from, to)}
-    <div class="ivy-ends">
-      ${input(texts.from, from, (value) => [value, to])} ${input(texts.to, to, (value) => [from, value])}
-    </div>`;
+  }
+  const type = (event: Event) => {
+    const box = event.target as HTMLInputElement;
+    const text = box.value.trim();
+    // a year or a month alone is that period; what can't be read stays for the visitor to mend
+    const ok = text === '' || (isDayOrPart(text) && readInterval(text, 0) !== null);
+    box.setAttribute('aria-invalid', String(!ok));
+    if (ok) onSet(text);
+  };
+  const openCalendar = (event: Event) => {
+    const box = (event.currentTarget as HTMLElement).parentElement!.querySelector<HTMLInputElement>(
+      'input[type=date]',
+    )!;
+    box.showPicker?.();
+  };
+  return html`<div class="ivy-end">
+    <label>
+      <span>${label}</span>
+      <input
+        type="text"
+        inputmode="numeric"
+        class="ivy-input"
+        autocomplete="off"
+        maxlength="10"
+        placeholder=${facet.bounds ? facet.bounds[end] : '2026-03-01'}
+        .value=${live(value)}
+        @change=${type}
+      />
+    </label>
+    <button type="button" class="ivy-calendar" aria-label="${label}: ${texts.day}" @click=${openCalendar}>
+      <span aria-hidden="true"></span>
+    </button>
+    <input
+      type="date"
+      class="ivy-picker"
+      tabindex="-1"
+      aria-hidden="true"
+      min=${facet.bounds?.from ?? nothing}
+      max=${facet.bounds?.to ?? nothing}
+      .value=${live(isDay(value) ? value : '')}
+      @change=${(event: Event) => onSet((event.target as HTMLInputElement).value)}
+    />
+  </div>`;
+}
+
+/** One day and not two ends. */
+function drawDay(
+  listing: Listing,
+  facet: DateFacetAnswer,
+  settings: FacetSettings,
+  from: string,
+  set: (ends: [string, string]) => void,
+): TemplateResult {
+  const pick = (event: Event) => {
+    const { value } = event.target as HTMLInputElement;
+    set([value, value]);
+  };
+  return html`${drawHistogram(facet, from, from)}
+    <input
+      type="date"
+      class="ivy-input"
+      aria-label=${settings.label}
+      min=${facet.bounds?.from ?? nothing}
+      max=${facet.bounds?.to ?? nothing}
+      .value=${live(from)}
+      @change=${pick}
+    />
+    ${drawPresets(listing, facet, settings, from, from)}`;
+}
+
+/** Thumbs go from bar to bar over days, and by steps over numbers. */
+function drawThumbs(
+  listing: Listing,
+  facet: RangeAnswer,
+  settings: FacetSettings,
+  from: string,
+  to: string,
+  set: (ends: [string, string]) => void,
+): TemplateResult | typeof nothing {
+  if (!facet.bounds || facet.buckets.length < 2) return nothing;
+  const { texts } = listing.settings!;
+  const scale = facet.kind === 'date-range' ? dayScale(facet) : numberScale(facet, settings.step);
+  const value = (low: number, high: number): [string, string] => [
+    low <= 0 ? '' : scale.from(low),
+    high >= scale.steps ? '' : scale.to(high),
+  ];
+  const range: SliderRange = {
+    steps: scale.steps,
+    from: from === '' ? 0 : scale.stepOf(from, 'from'),
+    to: to === '' ? scale.steps : scale.stepOf(to, 'to'),
+    label: (end) => `${settings.label}: ${texts[end]}`,
+    text: (end, step) => endText(facet.kind, end === 'from' ? scale.from(step) : scale.to(step), listing.settings!),
+    onMove: (low, high) => {
+      const [a, b] = value(low, high);
+      listing.sliding.set(facet.key, `${a || '..'}/${b || '..'}`);
+      listing.redraw();
+    },
+    onSet: (low, high) => set(value(low, high)),
+  };
+  return drawSlider(range);
+}
+
+/** Steps of a slider, and what an end at a step stands for. */
+interface Scale {
+  steps: number;
+  from: (step: number) => string;
+  to: (step: number) => string;
+  stepOf: (value: string, end: 'from' | 'to') => number;
+}
+
+function dayScale({ buckets }: DateFacetAnswer): Scale {
+  const steps = buckets.length;
+  const at = (step: number) => buckets[Math.max(0, Math.min(step, steps - 1))]!;
+  return {
+    steps,
+    from: (step) => at(step).from,
+    to: (step) => at(step - 1).to,
+    stepOf: (value, end) => {
+      const index = buckets.findIndex((bucket) => value <= bucket.to);
+      const found = index < 0 ? steps : index;
+      return end === 'from' ? found : Math.min(steps, found + 1);
+    },
+  };
+}
+
+function numberScale({ bounds, buckets }: NumberFacetAnswer, given: number | undefined): Scale {
+  const low = Math.min(bounds!.from, buckets[0]!.from);
+  const high = bounds!.to;
+  const whole = buckets.every((bucket) => Number.isInteger(bucket.from) && Number.isInteger(bucket.to));
+  const step = given ?? (whole ? 1 : (high - low) / 100);
+  const steps = Math.max(1, Math.min(1000, Math.ceil((high - low) / step)));
+  const size = (high - low) / steps;
+  const at = (n: number) => {
+    const number = Math.min(high, low + n * Math.max(step, size));
+    return String(whole ? Math.round(number) : Number(number.toFixed(2)));
+  };
+  return {
+    steps,
+    from: at,
+    to: at,
+    stepOf: (value) => Math.max(0, Math.min(steps, Math.round((Number(value) - low) / Math.max(step, size)))),
+  };
 }
 
 function drawHistogram(facet: RangeAnswer, from: string, to: string): TemplateResult | typeof nothing {
-  const buckets: readonly { from: string | number; to: string | number; count: number }[] = facet.buckets;
+  const buckets: readonly Bucket[] = facet.buckets;
   if (buckets.length < 2) return nothing;
   const most = Math.max(1, ...buckets.map((bucket) => bucket.count));
   const place = (value: string | number) => (facet.kind === 'date-range' ? String(value) : Number(value));
-  const isIn = (bucket: { from: string | number; to: string | number }) =>
+  const isIn = (bucket: Bucket) =>
     (from === '' || place(bucket.to) >= place(from)) && (to === '' || place(bucket.from) <= place(to));
   return html`<div class="ivy-histogram" aria-hidden="true">
     ${buckets.map(
@@ -51,24 +217,70 @@ function drawHistogram(facet: RangeAnswer, from: string, to: string): TemplateRe
   </div>`;
 }
 
+/** Ranges to press. The one that is chosen shows it; pressed again it is taken back. */
+function drawPresets(
+  listing: Listing,
+  facet: RangeAnswer,
+  settings: FacetSettings,
+  from: string,
+  to: string,
+): TemplateResult | typeof nothing {
+  const presets = settings.presets ?? [];
+  if (presets.length === 0) return nothing;
+  const today = dayNumber(new Date().toISOString().slice(0, 10)) ?? 0;
+  return html`<div class="ivy-buttons ivy-presets" role="group" aria-label=${listing.settings!.texts.common}>
+    ${presets.map(({ label, range }) => {
+      const ends = readInterval(range, today);
+      const on = ends !== null && (ends.from ?? '') === from && (ends.to ?? '') === to;
+      const pick = () => void listing.pick(choose(listing.choices, facet.key, on ? [] : [range]));
+      return html`<button type="button" class="ivy-button" aria-pressed=${on} @click=${pick}>${label}</button>`;
+    })}
+  </div>`;
+}
+
 /** The ends of a range as its inputs hold them: empty where it is open. */
 export function endsOf(value: string | undefined): [from: string, to: string] {
-  const [from = '', to = ''] = (value ?? '').split('/');
+  if (value === undefined) return ['', ''];
+  const parts = value.split('/');
+  // a preset such as `P30D` has no ends until it is answered; a lone day is both
+  if (parts.length === 1) return isDayOrPart(value) ? [value, value] : ['', ''];
+  const [from = '', to = ''] = parts;
   return [from === '..' ? '' : from, to === '..' ? '' : to];
 }
 
-/** A range in words: “1 Mar – 31 May 2026”, “from 5”, “up to 10”. */
-export function rangeText(kind: RangeAnswer['kind'], value: string, settings: Settings): string {
+/** A range in words: “1 Mar – 31 May 2026”, “from 5 min”, “up to 10”. */
+export function rangeText(kind: RangeAnswer['kind'], value: string, settings: Settings, facet?: FacetSettings): string {
   const [from, to] = endsOf(value);
   const { texts, language } = settings;
-  if (kind === 'number-range') {
-    const number = (end: string) => new Intl.NumberFormat(language).format(Number(end));
-    if (from !== '' && to !== '') return from === to ? number(from) : `${number(from)} – ${number(to)}`;
-    return from !== '' ? texts.since.replace('{value}', number(from)) : texts.until.replace('{value}', number(to));
-  }
-  const format = new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' });
-  const day = (end: string) => new Date(`${end}T00:00:00Z`);
-  if (from !== '' && to !== '') return format.formatRange(day(from), day(to));
-  if (from !== '') return texts.since.replace('{value}', format.format(day(from)));
-  return texts.until.replace('{value}', format.format(day(to)));
+  const unit = facet?.unit ? ` ${facet.unit}` : '';
+  if (from === '' && to === '') return facet?.presets?.find((preset) => preset.range === value)?.label ?? value;
+  const text = (end: string) => endText(kind, end, settings);
+  if (from === '') return texts.until.replace('{value}', text(to) + unit);
+  if (to === '') return texts.since.replace('{value}', text(from) + unit);
+  if (from === to) return text(from) + unit;
+  if (kind === 'date-range' && isDay(from) && isDay(to))
+    return dayFormat(language).formatRange(dateOf(from), dateOf(to));
+  return `${text(from)} – ${text(to)}${unit}`;
+}
+
+function endText(kind: RangeAnswer['kind'], end: string, { language }: Settings): string {
+  if (kind === 'number-range') return new Intl.NumberFormat(language).format(Number(end));
+  // a year or a month alone stands as it is until the answer says its days
+  return isDay(end) ? dayFormat(language).format(dateOf(end)) : end;
+}
+
+function dayFormat(language: string): Intl.DateTimeFormat {
+  return new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' });
+}
+
+function dateOf(day: string): Date {
+  return new Date(`${day}T00:00:00Z`);
+}
+
+function isDay(text: string): boolean {
+  return /^\d{4}-\d\d-\d\d$/.test(text);
+}
+
+function isDayOrPart(text: string): boolean {
+  return /^\d{4}(-\d\d(-\d\d)?)?$/.test(text);
 }

@@ -18,7 +18,12 @@ export function drawResults(listing: Listing): TemplateResult {
 function drawNotices(listing: Listing): TemplateResult | '' {
   const told = listing.answer!.notices.filter((notice) => notice.code === 'respelled');
   if (told.length === 0) return '';
-  return html`<div class="ivy-notices" role="status">${told.map((notice) => html`<p>${notice.text}</p>`)}</div>`;
+  return html`<div class="ivy-notices" role="status">
+    ${told.map((notice) => {
+      const searched = listing.choices.facets[notice.facet ?? '']?.[0] ?? '';
+      return html`<p>${fill(listing.settings!.texts.respelled, { searched, value: notice.value ?? '' })}</p>`;
+    })}
+  </div>`;
 }
 
 function drawEmpty(listing: Listing): TemplateResult {

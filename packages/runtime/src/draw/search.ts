@@ -16,7 +16,7 @@ export function drawSearch(listing: Listing, facet: SearchFacetAnswer, settings:
     clearTimeout(typing);
     const { choices } = listing;
     if ((choices.facets[facet.key]?.[0] ?? '') === value.trim()) return;
-    void listing.choose(choose(choices, facet.key, value.trim() === '' ? [] : [value.trim()]), how);
+    void listing.pick(choose(choices, facet.key, value.trim() === '' ? [] : [value.trim()]), how);
   };
   const type = (event: Event) => {
     const { value } = event.target as HTMLInputElement;
@@ -61,4 +61,22 @@ export function drawSearch(listing: Listing, facet: SearchFacetAnswer, settings:
           </button>`
     }
   </div>`;
+}
+
+/**
+ * A slash takes a visitor to the search box, as on many pages, unless they are writing or the page has its own use
+ * for it. Once a page.
+ */
+export function focusOnSlash(): void {
+  document.addEventListener('keydown', (event) => {
+    if (event.key !== '/' || event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
+    const at = event.composedPath()[0];
+    if (at instanceof HTMLElement && (at.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName))) return;
+    const box = [...document.querySelectorAll<HTMLElement>('.ivy-search .ivy-input')].find(
+      (one) => one.getClientRects().length > 0,
+    );
+    if (!box) return;
+    event.preventDefault();
+    box.focus();
+  });
 }

@@ -1,10 +1,10 @@
-import { fillPlural } from '@ivy/core';
 import { html, nothing, type PropertyValues, type TemplateResult } from 'lit';
 import { drawChips } from '../draw/chips.js';
 import { drawCount, drawSort } from '../draw/count-and-sort.js';
 import { drawFacet, drawFacets } from '../draw/facets.js';
 import { drawPager } from '../draw/pager.js';
 import { drawResults } from '../draw/results.js';
+import { showText } from '../draw/show-text.js';
 import type { Listing } from '../listing/listing.js';
 import { Part } from './part.js';
 
@@ -20,16 +20,7 @@ export class IvyLens extends Part {
       data-facets=${hasFacets ? (settings?.look.facets ?? 'side') : 'none'}
       style="--ivy-columns:${settings?.look.columns ?? 3}"
     >
-      <div class="ivy-side" id=${`ivy-side-${this.name}`} data-open=${listing.filtersOpen}>
-        ${drawFacets(listing)}
-        ${
-          answer && settings
-            ? html`<button type="button" class="ivy-show" @click=${() => this.#flipFilters(listing)}>
-                ${showText(listing)}
-              </button>`
-            : nothing
-        }
-      </div>
+      <div class="ivy-side">${listing.filtersOpen ? nothing : drawFacets(listing)}</div>
       <div class="ivy-main" tabindex="-1">
         <div class="ivy-head">
           ${answer && settings && hasFacets ? this.#drawFiltersButton(listing) : nothing} ${drawChips(listing)}
@@ -37,6 +28,7 @@ export class IvyLens extends Part {
         </div>
         ${drawResults(listing)} ${drawPager(listing, () => this.#toTop())}
       </div>
+      ${listing.filtersOpen ? this.#drawSheet(listing) : nothing}
     </div>`;
   }
 
@@ -45,21 +37,47 @@ export class IvyLens extends Part {
     return html`<button
       type="button"
       class="ivy-filters"
-      aria-expanded=${listing.filtersOpen}
-      aria-controls=${`ivy-side-${this.name}`}
-      @click=${() => this.#flipFilters(listing)}
+      aria-haspopup="dialog"
+      @click=${() => this.#openSheet(listing)}
     >
       ${listing.settings!.texts.filters} ${chosen > 0 ? html`<span class="ivy-badge">${chosen}</span>` : nothing}
     </button>`;
   }
 
-  #flipFilters(listing: Listing): void {
-    listing.filtersOpen = !listing.filtersOpen;
+  /** The facets over a narrow page. A modal dialog of the browser's own keeps the focus in and the page behind still. */
+  #drawSheet(listing: Listing): TemplateResult {
+    const { texts } = listing.settings!;
+    const close = () => this.#closeSheet(listing);
+    const show = () => {
+      if (listing.waits) void listing.apply();
+      close();
+    };
+    return html`<dialog class="ivy-sheet" aria-label=${texts.filters} @cancel=${close}>
+      <div class="ivy-sheet-head">
+        <strong>${texts.filters}</strong>
+        <button type="button" class="ivy-sheet-close" aria-label=${texts.close} @click=${close}>
+          <span aria-hidden="true" class="ivy-cross"></span>
+        </button>
+      </div>
+      <div class="ivy-sheet-body">${drawFacets(listing)}</div>
+      <div class="ivy-sheet-foot">
+        <button type="button" class="ivy-show" @click=${show}>${showText(listing)}</button>
+      </div>
+    </dialog>`;
+  }
+
+  #openSheet(listing: Listing): void {
+    listing.filtersOpen = true;
     listing.redraw();
-    void this.updateComplete.then(() => {
-      const target = listing.filtersOpen ? '.ivy-side input, .ivy-side button' : '.ivy-filters';
-      this.querySelector<HTMLElement>(target)?.focus();
-    });
+    void this.updateComplete.then(() => this.querySelector<HTMLDialogElement>('.ivy-sheet')?.showModal());
+  }
+
+  #closeSheet(listing: Listing): void {
+    listing.filtersOpen = false;
+    listing.redraw();
+    void this.updateComplete.then(() =>
+      this.querySelector<HTMLElement>('.ivy-filters')?.focus({ preventScroll: true }),
+    );
   }
 
   /** After a change of page one reads from the top. */
@@ -117,9 +135,4 @@ export class IvyPager extends Part {
   override render(): unknown {
     return this.listing ? drawPager(this.listing, () => {}) : nothing;
   }
-}
-
-function showText(listing: Listing): string {
-  const { texts, language } = listing.settings!;
-  return texts.show.replace('{posts}', fillPlural(texts.posts, listing.answer!.matched, language));
 }

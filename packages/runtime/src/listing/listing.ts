@@ -1,6 +1,7 @@
 import type { Answer, Settings } from '@ivy/core';
 import { HttpAsker, type Asker, type Reply } from './asker.js';
 import { choicesOf, withForeign, writeChoices, type Choices } from './choices.js';
+import { keepFolds, readFolds } from './kept.js';
 import { PreviewAsker, tellWent } from './preview.js';
 
 export type Status = 'loading' | 'ready' | 'failed';
@@ -23,8 +24,20 @@ export class Listing {
   /** Facets whose long lists are open, and whether the filters are open on a narrow page. */
   readonly open = new Set<string>();
   filtersOpen = false;
+  /** Facets that a visitor folded or unfolded, and branches of trees they opened or closed, by facet and term. */
+  readonly folds: Map<string, boolean>;
+  readonly branches = new Map<string, boolean>();
+  /** What stands in the find boxes of long lists. */
+  readonly finds = new Map<string, string>();
+  /** Lists of several that are open, and the option the keyboard is on. */
+  readonly combos = new Map<string, number>();
+  /** Ends of a range while a thumb is being moved. */
+  readonly sliding = new Map<string, string>();
   /** What stands in search boxes while they are typed in. */
   readonly typed = new Map<string, string>();
+
+  /** The answer to choices that wait for the button, where a lens has one. */
+  pending: Answer | undefined;
 
   readonly #watchers = new Set<(answered: boolean) => void>();
   readonly #answers = new Map<string, Reply>();
@@ -35,8 +48,13 @@ export class Listing {
   /** The query string in a preview, which has no address bar of its own. */
   #previewAddress = '';
 
-  constructor(name: string, origin: string, preview: boolean) {
+  constructor(
+    private readonly name: string,
+    origin: string,
+    preview: boolean,
+  ) {
     this.#preview = preview;
+    this.folds = preview ? new Map<string, boolean>() : readFolds(name);
     if (preview) this.#asker = new PreviewAsker((address) => void this.#go(address));
     else {
       this.#asker = new HttpAsker(origin, name);
@@ -67,9 +85,57 @@ export class Listing {
     this.choices = choices;
     const own = writeChoices(choices, this.settings);
     const address = withForeign(this.#search, own, this.settings.names);
+    this.pending = undefined;
     this.#write(address, how === 'typing' && this.#typing ? 'replace' : 'push');
     this.#typing = how === 'typing';
     await this.#ask(address, true);
+  }
+
+  /** Takes a new choice in a facet: at once, or, where the lens has a button for it, when that is pressed. */
+  async pick(choices: Choices, how: 'push' | 'typing' = 'push'): Promise<void> {
+    if (this.settings?.address.apply !== 'button') return this.choose(choices, how);
+    this.choices = choices;
+    const address = withForeign(this.#search, writeChoices(choices, this.settings), this.settings.names);
+    this.#running?.abort();
+    const running = (this.#running = new AbortController());
+    this.redraw();
+    try {
+      const reply = await this.#asker.ask(address, running.signal);
+      if (running.signal.aborted) return;
+      // pressed, the button finds its answer here at once
+      this.#remember(address, reply);
+      this.pending = reply.answer;
+      this.redraw();
+    } catch (error) {
+      if (running.signal.aborted || (error as Error).name === 'AbortError') return;
+      this.status = 'failed';
+      this.redraw();
+    }
+  }
+
+  /** Whether choices wait for the button. */
+  get waits(): boolean {
+    return this.pending !== undefined && this.pending !== this.answer;
+  }
+
+  /** Does what was chosen and waited. */
+  async apply(): Promise<void> {
+    await this.choose(this.choices);
+  }
+
+  /** What facets are drawn by: the answer to what is chosen, applied or not. */
+  get drawn(): Answer | undefined {
+    return this.pending ?? this.answer;
+  }
+
+  isFolded(key: string): boolean {
+    return this.folds.get(key) ?? this.settings?.facets.find((facet) => facet.key === key)?.folded ?? false;
+  }
+
+  fold(key: string, folded: boolean): void {
+    this.folds.set(key, folded);
+    if (!this.#preview) keepFolds(this.name, this.folds);
+    this.redraw();
   }
 
   /** The next letter typed begins a new entry of the history. */
@@ -115,7 +181,7 @@ export class Listing {
     this.#running = running;
     this.waiting = true;
     const before = this.#answers.get(address);
-    if (before && !keepChoices) this.#take(before);
+    if (before && (!keepChoices || this.settings?.address.apply === 'button')) this.#take(before);
     this.redraw();
     try {
       const reply = await this.#asker.ask(address, running.signal);
@@ -135,6 +201,7 @@ export class Listing {
   }
 
   #take({ settings, answer }: Reply): void {
+    this.pending = undefined;
     this.settings = settings;
     this.answer = answer;
     this.choices = choicesOf(answer, settings);
