@@ -18,6 +18,7 @@ export * from './lens/label.js';
 export * from './lens/propose.js';
 export * from './lens/settings.js';
 export * from './lens/trial.js';
+export * from './lens/warnings.js';
 export * from './lens/effects.js';
 export * from './model/answer.js';
 export * from './model/lens.js';

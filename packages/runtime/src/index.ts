@@ -29,5 +29,5 @@ for (const [tag, element] of Object.entries(elements)) {
   if (!customElements.get(tag)) customElements.define(tag, element);
 }
 
-export type { FromPreview, ToPreview } from './listing/preview.js';
+export type { FromPreview, PageState, ToPreview } from './listing/preview.js';
 export type { Reply } from './listing/asker.js';

@@ -1,4 +1,5 @@
 import type { FieldDescription } from '@ivy/core';
+import type { PageState } from '@ivy/runtime';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState, type RefObject } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
@@ -12,7 +13,16 @@ import { AddressStrip } from './address-strip.js';
 import { benchReducer, startBench } from './bench-state.js';
 import { changesBetween } from './changes.js';
 import { Desk } from './desk.js';
-import { addFacet, placeSearch, changeFacet, huesOf, moveFacet, removeFacet } from './edits.js';
+import {
+  addFacet,
+  placeSearch,
+  changeFacet,
+  duplicateFacet,
+  huesOf,
+  moveFacet,
+  placeFacet,
+  removeFacet,
+} from './edits.js';
 import { Outline } from './outline.js';
 import { ResultsWiring } from './results-wiring.js';
 import { trialsFor, type Trials } from '../trial/trials.js';
@@ -51,6 +61,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const frame = useRef<HTMLIFrameElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const [layout, setLayout] = useState(0);
+  const [pageState, setPageState] = useState<PageState>('live');
   const relayout = useCallback(() => setLayout((n) => n + 1), []);
 
   const onSaved = useCallback(
@@ -60,7 +71,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const { saving, adopt, keepMine, flush } = useSaving(slug, lens, loaded, onSaved);
   const trials = useTrials(slug, source);
   const go = useCallback((next: string) => void navigate({ search: next === '' ? '' : `?${next}` }), [navigate]);
-  const { trial, problem, retry } = usePreview(trials, lens, address, frame, go);
+  const { trial, problem, retry } = usePreview(trials, lens, address, frame, pageState, go);
   const releases = useSWR<ReleaseView[]>(`/lenses/${slug}/releases`);
   const newest = releases.data?.[0];
   const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : null), [newest, lens]);
@@ -161,6 +172,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           focus={focus}
           problem={refused}
           onFocus={(key) => dispatch({ type: 'focus', key })}
+          onPlace={(key, over) => dispatch({ type: 'edit', lens: placeFacet(lens, key, over) })}
           onMove={(key, by) => dispatch({ type: 'edit', lens: moveFacet(lens, key, by) })}
           onEye={(key) =>
             dispatch({
@@ -174,7 +186,14 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             if (added) dispatch({ type: 'edit', lens: added.lens, focus: added.key });
           }}
         />
-        <Desk slug={slug} name={loaded.name} frame={frame} onLayout={relayout} />
+        <Desk
+          slug={slug}
+          name={loaded.name}
+          frame={frame}
+          state={pageState}
+          onState={setPageState}
+          onLayout={relayout}
+        />
         {facet && (
           <Thread
             stage={stage}
@@ -205,6 +224,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
                   ...(focusOn !== undefined && { focus: focusOn }),
                 })
               }
+              onDuplicate={() => {
+                const copy = duplicateFacet(lens, facet.key);
+                dispatch({ type: 'edit', lens: copy.lens, focus: copy.key });
+              }}
               onRemove={() => dispatch({ type: 'edit', lens: removeFacet(lens, facet.key) })}
             />
           ) : (

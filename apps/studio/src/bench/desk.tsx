@@ -1,5 +1,6 @@
 import { Monitor, Smartphone, Tablet } from 'lucide-react';
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import type { PageState } from '@ivy/runtime';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 
 const widths = [
   { width: 390, name: 'Phone', Icon: Smartphone },
@@ -8,17 +9,33 @@ const widths = [
 ] as const;
 
 const margin = 18;
+/** Widths a page can be given by its edge. */
+const [narrowest, widest] = [280, 1920];
+
+const states: Record<PageState, string> = {
+  live: 'as addressed',
+  first: 'at the first visit',
+  empty: 'with nothing found',
+  loading: 'while loading',
+  failed: 'when loading failed',
+};
+
+const zooms = { fit: 'to fit', 1: '100 %', 0.75: '75 %', 0.5: '50 %' } as const;
 
 interface Props {
   slug: string;
   name: string;
   frame: RefObject<HTMLIFrameElement | null>;
+  state: PageState;
+  onState: (state: PageState) => void;
   onLayout: () => void;
 }
 
 /** The live page on its desk, at the width of a phone, a tablet or a desktop, drawn as large as fits. */
-export function Desk({ slug, name, frame, onLayout }: Props) {
+export function Desk({ slug, name, frame, state, onState, onLayout }: Props) {
   const [width, setWidth] = useState(834);
+  const [zoom, setZoom] = useState<keyof typeof zooms>('fit');
+  const [dragging, setDragging] = useState(false);
   const [room, setRoom] = useState({ width: 756, height: 600 });
   const desk = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -28,7 +45,7 @@ export function Desk({ slug, name, frame, onLayout }: Props) {
     if (desk.current) watcher.observe(desk.current);
     return () => watcher.disconnect();
   }, []);
-  const scale = Math.min(1, (room.width - 2 * margin) / width);
+  const scale = zoom === 'fit' ? Math.min(1, (room.width - 2 * margin) / width) : Number(zoom);
   useEffect(onLayout, [onLayout, width, scale, room]);
   const start = Math.max(margin, (room.width - width * scale) / 2);
   return (
@@ -46,19 +63,130 @@ export function Desk({ slug, name, frame, onLayout }: Props) {
             <span className="mono text-[12px] font-normal text-ink-3">{preset.width}</span>
           </button>
         ))}
-        <span className="ms-auto text-[13px] text-ink-3">drawn at {Math.round(scale * 100)} %</span>
+        {!widths.some((preset) => preset.width === width) && (
+          <span className="mono ms-1 text-[12px] text-ink-2">{width} wide</span>
+        )}
+        <label className="ms-auto flex items-center text-[13px] text-ink-3">
+          <span className="max-[1240px]:sr-only">page </span>
+          <select
+            className="h-[27px] rounded-[3px] bg-transparent px-1 font-semibold text-ink-2"
+            aria-label="State of the page"
+            value={state}
+            onChange={(event) => onState(event.target.value as PageState)}
+          >
+            {Object.entries(states).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex items-center text-[13px] text-ink-3">
+          <select
+            className="h-[27px] rounded-[3px] bg-transparent px-1 text-ink-2"
+            aria-label="Zoom"
+            value={zoom}
+            onChange={(event) => setZoom(event.target.value as unknown as keyof typeof zooms)}
+          >
+            {Object.entries(zooms).map(([key, words]) => (
+              <option key={key} value={key}>
+                {key === 'fit'
+                  ? `${words}, ${Math.round(Math.min(1, (room.width - 2 * margin) / width) * 100)} %`
+                  : words}
+              </option>
+            ))}
+          </select>
+        </label>
       </div>
       <Ruler width={width} scale={scale} start={start} />
-      <div ref={desk} className="squared relative min-h-0 flex-1 overflow-hidden">
+      <div
+        ref={desk}
+        className={`squared relative min-h-0 flex-1 ${zoom === 'fit' ? 'overflow-hidden' : 'overflow-x-auto overflow-y-hidden'}`}
+      >
         <iframe
           ref={frame}
           title={`Live page of ${name}`}
           src={`/preview/${slug}`}
           className="absolute top-0 origin-top-left border-x border-rule-2 bg-white"
-          style={{ insetInlineStart: start, width, height: room.height / scale, transform: `scale(${scale})` }}
+          style={{
+            insetInlineStart: start,
+            width,
+            height: room.height / scale,
+            transform: `scale(${scale})`,
+            // while the edge is dragged over the page, the page must not take the pointer
+            pointerEvents: dragging ? 'none' : 'auto',
+          }}
+        />
+        <Edge
+          width={width}
+          scale={scale}
+          at={start + width * scale}
+          centred={start > margin}
+          onWidth={setWidth}
+          onDrag={setDragging}
         />
       </div>
     </main>
+  );
+}
+
+/** The far edge of the page, to be pulled to any width, or moved by the arrow keys. */
+function Edge({
+  width,
+  scale,
+  at,
+  centred,
+  onWidth,
+  onDrag,
+}: {
+  width: number;
+  scale: number;
+  at: number;
+  /** The page grows to both sides, so the edge moves half as far as the width. */
+  centred: boolean;
+  onWidth: (width: number) => void;
+  onDrag: (dragging: boolean) => void;
+}) {
+  const from = useRef<{ x: number; width: number } | null>(null);
+  const set = (next: number) => onWidth(Math.round(Math.max(narrowest, Math.min(widest, next))));
+  const move = (event: PointerEvent) => {
+    if (!from.current) return;
+    set(from.current.width + ((event.clientX - from.current.x) * (centred ? 2 : 1)) / scale);
+  };
+  const end = () => {
+    from.current = null;
+    onDrag(false);
+  };
+  const press = (event: KeyboardEvent) => {
+    const by = { ArrowRight: 10, ArrowLeft: -10, PageUp: 100, PageDown: -100 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    set(width + by);
+  };
+  return (
+    <div
+      role="separator"
+      tabIndex={0}
+      aria-orientation="vertical"
+      aria-label="Width of the page"
+      aria-valuemin={narrowest}
+      aria-valuemax={widest}
+      aria-valuenow={width}
+      title="Pull to any width"
+      className="absolute inset-y-0 grid w-[16px] cursor-ew-resize touch-none place-items-center"
+      style={{ insetInlineStart: at }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = { x: event.clientX, width };
+        onDrag(true);
+      }}
+      onPointerMove={move}
+      onPointerUp={end}
+      onPointerCancel={end}
+      onKeyDown={press}
+    >
+      <span className="h-[44px] w-[5px] rounded-full border border-rule-2 bg-raised" aria-hidden="true" />
+    </div>
   );
 }
 

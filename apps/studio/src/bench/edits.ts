@@ -104,8 +104,6 @@ function ofKind(facet: Facet, kind: FacetKind): Facet {
   for (const [name, value] of Object.entries(facet)) {
     if (name !== 'kind' && (name in next || name === 'hue')) next[name] = value;
   }
-  // a dropdown is drawn for one choice until it can hold several
-  if (kind === 'dropdown') next.single = true;
   return next as Facet;
 }
 
@@ -127,4 +125,37 @@ export function toggleTerm(lens: Lens, key: string, term: string): Lens {
   if (!facet || !isTerms(facet)) return lens;
   const hide = facet.hide.includes(term) ? facet.hide.filter((slug) => slug !== term) : [...facet.hide, term];
   return changeFacet(lens, key, { hide });
+}
+
+/** Puts a copy of a facet behind it, under an address name of its own. */
+export function duplicateFacet(lens: Lens, key: string): { lens: Lens; key: string } {
+  const kept = keepHues(lens);
+  const at = kept.facets.findIndex((facet) => facet.key === key);
+  const { hue: _own, ...facet } = kept.facets[at]!;
+  const copy = { ...facet, key: keysIn(lens).make(key), aliases: [] } as Facet;
+  return { lens: keepHues({ ...kept, facets: kept.facets.toSpliced(at + 1, 0, copy) }), key: copy.key };
+}
+
+/** Takes a facet out and puts it where another one is, as one does by dragging. */
+export function placeFacet(lens: Lens, key: string, over: string): Lens {
+  const kept = keepHues(lens);
+  const from = kept.facets.findIndex((facet) => facet.key === key);
+  const to = kept.facets.findIndex((facet) => facet.key === over);
+  if (from < 0 || to < 0 || from === to) return lens;
+  const facet = kept.facets[from]!;
+  return { ...kept, facets: kept.facets.toSpliced(from, 1).toSpliced(to, 0, facet) };
+}
+
+/** Gives a term a label of this lens's own; an empty one gives it back the source's. */
+export function relabelTerm(lens: Lens, key: string, term: string, label: string): Lens {
+  const facet = lens.facets.find((one) => one.key === key);
+  if (!facet || !('labels' in facet)) return lens;
+  const { [term]: _before, ...labels } = facet.labels;
+  return changeFacet(lens, key, { labels: label.trim() === '' ? labels : { ...labels, [term]: label.trim() } });
+}
+
+/** Lets an old address name go: links that use it lose that choice. */
+export function dropAlias(lens: Lens, key: string, alias: string): Lens {
+  const facet = lens.facets.find((one) => one.key === key);
+  return facet ? changeFacet(lens, key, { aliases: facet.aliases.filter((name) => name !== alias) }) : lens;
 }

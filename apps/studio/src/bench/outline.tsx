@@ -1,10 +1,15 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import {
   facetLabel,
   fieldsOf,
   isSearch,
   searchableFields,
   suitableFields,
+  suitingKind,
+  warningsOf,
   type Answer,
+  type Facet,
   type FieldDescription,
   type Lens,
 } from '@ivy/core';
@@ -21,6 +26,7 @@ interface Props {
   focus: string | null;
   problem: ApiProblem | null;
   onFocus: (key: string | null) => void;
+  onPlace: (key: string, over: string) => void;
   onMove: (key: string, by: -1 | 1) => void;
   onEye: (key: string) => void;
   onAdd: (field: FieldDescription) => void;
@@ -36,6 +42,7 @@ export function Outline({
   focus,
   problem,
   onFocus,
+  onPlace,
   onMove,
   onEye,
   onAdd,
@@ -48,6 +55,11 @@ export function Outline({
   const chosen = new Map(
     answer?.facets.map((facet) => [facet.key, [facet.selected].flat().filter((value) => value !== null).length]),
   );
+  // a press alone chooses; only a pull of a few pixels drags
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onPlace(String(active.id), String(over.id));
+  };
   const walk = (event: KeyboardEvent, key: string) => {
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     if (step === 0) return;
@@ -70,59 +82,37 @@ export function Outline({
       {lens.facets.length === 0 && (
         <p className="px-3.5 py-1 text-ink-2">No facet yet. Add one from the fields below.</p>
       )}
-      <ul>
-        {lens.facets.map((facet, i) => {
-          const hue = hues.get(facet.key)!;
-          const inHand = facet.key === focus;
-          const label = facetLabel(facet, fields);
-          const bad = problem?.errors.some((error) => error.pointer.startsWith(`/config/facets/${i}/`));
-          return (
-            <li
-              key={facet.key}
-              {...hueAttribute(hue)}
-              className={`group relative flex h-[27px] items-center ${inHand ? 'bg-hue-ground' : 'hover:bg-sunk'}`}
-              data-outline={facet.key}
-            >
-              <button
-                type="button"
-                data-row={facet.key}
-                aria-current={inHand ? 'true' : undefined}
-                title="Alt with an arrow moves it"
-                className={`flex h-full min-w-0 flex-1 items-center gap-2 ps-3.5 text-start ${inHand ? 'font-semibold text-hue-text' : 'font-medium'} ${facet.visible ? '' : 'text-ink-3 line-through'}`}
-                onClick={() => onFocus(facet.key)}
-                onKeyDown={(event) => walk(event, facet.key)}
-              >
-                <Seed hue={hue} open={!facet.visible} />
-                <span className="truncate">{label}</span>
-                <span className="leader" aria-hidden="true" />
-                {bad && <TriangleAlert size={14} className="text-rust" aria-label="Needs a look" />}
-                {(chosen.get(facet.key) ?? 0) > 0 && (
-                  <span className="font-semibold text-hue-text">{chosen.get(facet.key)}</span>
-                )}
-              </button>
-              {inHand && (
-                <span className="flex">
-                  <MoveButton label={`Move ${label} up`} disabled={i === 0} onClick={() => onMove(facet.key, -1)} up />
-                  <MoveButton
-                    label={`Move ${label} down`}
-                    disabled={i === lens.facets.length - 1}
-                    onClick={() => onMove(facet.key, 1)}
-                  />
-                </span>
-              )}
-              <button
-                type="button"
-                className="me-1.5 grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink"
-                aria-label={facet.visible ? `Hide ${label} from visitors` : `Show ${label} to visitors`}
-                aria-pressed={!facet.visible}
-                onClick={() => onEye(facet.key)}
-              >
-                {facet.visible ? <Eye size={14} /> : <EyeOff size={14} />}
-              </button>
-            </li>
-          );
-        })}
-      </ul>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <SortableContext items={lens.facets.map((facet) => facet.key)} strategy={verticalListSortingStrategy}>
+          <ul>
+            {lens.facets.map((facet, i) => {
+              const hue = hues.get(facet.key)!;
+              const inHand = facet.key === focus;
+              const label = facetLabel(facet, fields);
+              const bad =
+                warningsOf(lens, facet, fields).length > 0 ||
+                problem?.errors.some((error) => error.pointer.startsWith(`/config/facets/${i}/`));
+              return (
+                <OutlineRow
+                  key={facet.key}
+                  facet={facet}
+                  label={label}
+                  hue={hue}
+                  inHand={inHand}
+                  bad={bad ?? false}
+                  chosen={chosen.get(facet.key) ?? 0}
+                  isFirst={i === 0}
+                  isLast={i === lens.facets.length - 1}
+                  onFocus={() => onFocus(facet.key)}
+                  onKeyDown={(event) => walk(event, facet.key)}
+                  onMove={(by) => onMove(facet.key, by)}
+                  onEye={() => onEye(facet.key)}
+                />
+              );
+            })}
+          </ul>
+        </SortableContext>
+      </DndContext>
       <h2 className="mt-4 flex items-baseline justify-between px-3.5 pb-1">
         <span className="remark text-[16px]">Results</span>
       </h2>
@@ -146,7 +136,13 @@ export function Outline({
         <ul>
           {canSearch && <AddRow name="search" fact="in the words" onAdd={onAddSearch} />}
           {unused.map((field) => (
-            <AddRow key={field.key} name={field.key} fact={factOf(field)} onAdd={() => onAdd(field)} />
+            <AddRow
+              key={field.key}
+              name={field.key}
+              fact={factOf(field)}
+              why={suitingKind(field).why}
+              onAdd={() => onAdd(field)}
+            />
           ))}
         </ul>
       </div>
@@ -154,12 +150,75 @@ export function Outline({
   );
 }
 
-function AddRow({ name, fact, onAdd }: { name: string; fact: string; onAdd: () => void }) {
+interface RowProps {
+  facet: Facet;
+  label: string;
+  hue: number;
+  inHand: boolean;
+  bad: boolean;
+  chosen: number;
+  isFirst: boolean;
+  isLast: boolean;
+  onFocus: () => void;
+  onKeyDown: (event: KeyboardEvent) => void;
+  onMove: (by: -1 | 1) => void;
+  onEye: () => void;
+}
+
+/** A facet in the outline: pressed it is taken in hand, pulled it is moved. */
+function OutlineRow(props: RowProps) {
+  const { facet, label, hue, inHand, bad, chosen, onMove } = props;
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: facet.key });
+  return (
+    <li
+      ref={setNodeRef}
+      {...hueAttribute(hue)}
+      className={`group relative flex h-[27px] items-center ${isDragging ? 'z-10 bg-raised shadow-md' : inHand ? 'bg-hue-ground' : 'hover:bg-sunk'}`}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
+      data-outline={facet.key}
+    >
+      <button
+        type="button"
+        data-row={facet.key}
+        aria-current={inHand ? 'true' : undefined}
+        title="Pull it to move it, or press Alt with an arrow"
+        className={`flex h-full min-w-0 flex-1 touch-none items-center gap-2 ps-3.5 text-start ${inHand ? 'font-semibold text-hue-text' : 'font-medium'} ${facet.visible ? '' : 'text-ink-3 line-through'}`}
+        onClick={props.onFocus}
+        {...listeners}
+        onKeyDown={props.onKeyDown}
+      >
+        <Seed hue={hue} open={!facet.visible} />
+        <span className="truncate">{label}</span>
+        <span className="leader" aria-hidden="true" />
+        {bad && <TriangleAlert size={14} className="text-rust" aria-label="Needs a look" />}
+        {chosen > 0 && <span className="font-semibold text-hue-text">{chosen}</span>}
+      </button>
+      {inHand && (
+        <span className="flex">
+          <MoveButton label={`Move ${label} up`} disabled={props.isFirst} onClick={() => onMove(-1)} up />
+          <MoveButton label={`Move ${label} down`} disabled={props.isLast} onClick={() => onMove(1)} />
+        </span>
+      )}
+      <button
+        type="button"
+        className="me-1.5 grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink"
+        aria-label={facet.visible ? `Hide ${label} from visitors` : `Show ${label} to visitors`}
+        aria-pressed={!facet.visible}
+        onClick={props.onEye}
+      >
+        {facet.visible ? <Eye size={14} /> : <EyeOff size={14} />}
+      </button>
+    </li>
+  );
+}
+
+function AddRow({ name, fact, why, onAdd }: { name: string; fact: string; why?: string; onAdd: () => void }) {
   return (
     <li>
       <button
         type="button"
         className="flex h-[27px] w-full items-center gap-2 px-3.5 text-start hover:bg-sunk"
+        title={why}
         onClick={onAdd}
       >
         <Plus size={14} className="shrink-0 text-ivy" />

@@ -1,4 +1,4 @@
-import { wordsOf, type Lens } from '@ivy/core';
+import { wordSet, wordSetLanguages, wordsOf, type Lens } from '@ivy/core';
 import { useState } from 'react';
 
 interface Props {
@@ -8,7 +8,7 @@ interface Props {
 
 /** What is not a facet: how many cards, in which order, and what they are called. */
 export function ResultsWiring({ lens, onEdit }: Props) {
-  const words = wordsOf(lens.texts);
+  const words = wordsOf(lens.texts, wordSet(lens.language));
   const setText = (key: 'posts' | 'emptyTitle', value: string) =>
     onEdit({ ...lens, texts: { ...lens.texts, [key]: value } }, `text ${key}`);
   return (
@@ -51,6 +51,39 @@ export function ResultsWiring({ lens, onEdit }: Props) {
               </button>
             ))}
           </div>
+        </section>
+        <section className="section">
+          <h3 className="eyebrow mb-2">A choice counts</h3>
+          <div className="grid grid-cols-2 gap-2" role="group" aria-label="A choice counts">
+            {(['change', 'button'] as const).map((apply) => (
+              <button
+                key={apply}
+                type="button"
+                className="pick h-[31px]"
+                aria-pressed={lens.address.apply === apply}
+                onClick={() => onEdit({ ...lens, address: { ...lens.address, apply } })}
+              >
+                {apply === 'change' ? 'at once' : 'on a button'}
+              </button>
+            ))}
+          </div>
+        </section>
+        <section className="section flex items-center justify-between gap-4">
+          <label className="eyebrow shrink-0" htmlFor="language">
+            Visitors read
+          </label>
+          <select
+            id="language"
+            className="field"
+            value={lens.language}
+            onChange={(event) => onEdit({ ...lens, language: event.target.value })}
+          >
+            {[...new Set([...wordSetLanguages, lens.language])].map((language) => (
+              <option key={language} value={language}>
+                {languageName(language)}
+              </option>
+            ))}
+          </select>
         </section>
         <section className="section flex items-center justify-between">
           <label className="eyebrow" htmlFor="page-size">
@@ -115,6 +148,11 @@ export function ResultsWiring({ lens, onEdit }: Props) {
       </div>
     </div>
   );
+}
+
+/** A language by its own name. */
+function languageName(tag: string): string {
+  return new Intl.DisplayNames([tag], { type: 'language' }).of(tag) ?? tag;
 }
 
 function PageSize({ size, onChange }: { size: number; onChange: (size: number) => void }) {

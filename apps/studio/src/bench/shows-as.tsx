@@ -1,4 +1,4 @@
-import type { FacetKind, FieldDescription } from '@ivy/core';
+import { suitingKind, type FacetKind, type FieldDescription } from '@ivy/core';
 import type { ReactNode } from 'react';
 
 interface Way {
@@ -103,25 +103,34 @@ export function ShowsAs({
   const possible = ways.filter((way) =>
     way.kind === 'tree' ? field?.tree : way.kind === 'switch' ? field?.type === 'boolean' : true,
   );
+  const suited = field && suitingKind(field);
+  const suitedWay = possible.find((way) => way.kind === suited?.kind);
   return (
-    <div className="grid grid-cols-5 gap-1.5" role="group" aria-label="Shows as">
-      {possible.map((way) => (
-        <div key={way.kind} className="text-center">
-          <button
-            type="button"
-            className="pick grid h-[38px] w-full place-items-center"
-            aria-pressed={way.kind === kind}
-            aria-label={way.name}
-            onClick={() => onPick(way.kind)}
-          >
-            {way.drawing}
-          </button>
-          <span className={`text-[12.5px] ${way.kind === kind ? 'font-semibold' : 'text-ink-2'}`} aria-hidden="true">
-            {way.name}
-          </span>
-        </div>
-      ))}
-    </div>
+    <>
+      <div className="grid grid-cols-5 gap-1.5" role="group" aria-label="Shows as">
+        {possible.map((way) => (
+          <div key={way.kind} className="text-center">
+            <button
+              type="button"
+              className="pick grid h-[38px] w-full place-items-center"
+              aria-pressed={way.kind === kind}
+              aria-label={way.name}
+              onClick={() => onPick(way.kind)}
+            >
+              {way.drawing}
+            </button>
+            <span className={`text-[12.5px] ${way.kind === kind ? 'font-semibold' : 'text-ink-2'}`} aria-hidden="true">
+              {way.name}
+            </span>
+          </div>
+        ))}
+      </div>
+      {suitedWay && suitedWay.kind !== kind && (
+        <p className="mt-1.5 text-[13px] text-ink-3">
+          {suitedWay.name} would suit: <span className="text-ink-2">{suited!.why}</span>
+        </p>
+      )}
+    </>
   );
 }
 

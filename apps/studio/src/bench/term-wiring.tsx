@@ -9,7 +9,7 @@ import {
   type TermFacet,
   type Trial,
 } from '@ivy/core';
-import { changeKind, toggleTerm } from './edits.js';
+import { changeKind, relabelTerm, toggleTerm } from './edits.js';
 import { ShowsAs } from './shows-as.js';
 import { TermsList } from './terms-list.js';
 import { AnyAll, Reads, Row } from './wiring-parts.js';
@@ -45,18 +45,17 @@ export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, o
       </section>
       {isTerms(facet) && (
         <section className="section">
-          <Row label="Match">
-            {isSingle(facet) ? (
-              <span className="leading-[26px] text-ink-2">one at a time</span>
-            ) : (
-              <AnyAll
-                value={facet.match}
-                noun="ticked"
-                effect={trial?.effects[facet.key]}
-                onPick={(match) => onChange({ match })}
-              />
-            )}
-          </Row>
+          <h3 className="eyebrow mb-2">Match</h3>
+          {isSingle(facet) ? (
+            <span className="text-ink-2">one at a time</span>
+          ) : (
+            <AnyAll
+              value={facet.match}
+              noun="ticked"
+              effect={trial?.effects[facet.key]}
+              onPick={(match) => onChange({ match })}
+            />
+          )}
         </section>
       )}
       <Counts facet={facet} onChange={onChange} />
@@ -80,6 +79,7 @@ export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, o
           source={source}
           facet={facet}
           chosen={chosen}
+          onLabel={(term, label) => onEdit(relabelTerm(lens, facet.key, term, label))}
           onEye={(term) => onEdit(toggleTerm(lens, facet.key, term))}
         />
       </section>
@@ -106,7 +106,7 @@ function Counts({ facet, onChange }: { facet: TermFacet | SwitchFacet; onChange:
                 key={zero}
                 type="button"
                 aria-pressed={facet.zero === zero}
-                className="h-[28px] border border-s-0 border-rule-2 px-2 first:rounded-s-[3px] first:border-s last:rounded-e-[3px] aria-pressed:bg-hue-ground aria-pressed:font-semibold aria-pressed:shadow-[inset_0_-2px_0_var(--h)]"
+                className="h-[28px] border border-s-0 border-rule-2 px-1.5 first:rounded-s-[3px] first:border-s last:rounded-e-[3px] aria-pressed:bg-hue-ground aria-pressed:font-semibold aria-pressed:shadow-[inset_0_-2px_0_var(--h)]"
                 onClick={() => onChange({ zero })}
               >
                 {zero[0]!.toUpperCase() + zero.slice(1)}

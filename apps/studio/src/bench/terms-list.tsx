@@ -1,6 +1,6 @@
 import { isTerms, type SwitchFacet, type TermFacet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import useSWR from 'swr';
 import type { TermView } from '../api/types.js';
 import { depthsOf } from '../sources/specimen.js';
@@ -15,10 +15,12 @@ interface Props {
   /** Slugs chosen in the address. */
   chosen: readonly string[];
   onEye: (term: string) => void;
+  /** An own label; an empty one gives the source's back. */
+  onLabel: (term: string, label: string) => void;
 }
 
 /** The terms of a facet with a bar for how many posts each has, and an eye to hide it from visitors. */
-export function TermsList({ source, facet, chosen, onEye }: Props) {
+export function TermsList({ source, facet, chosen, onEye, onLabel }: Props) {
   const { data: terms, error } = useSWR<TermView[], Error>(
     `/sources/${source}/terms/${encodeURIComponent(facet.field)}`,
   );
@@ -37,12 +39,13 @@ export function TermsList({ source, facet, chosen, onEye }: Props) {
           const on = chosen.includes(term.slug);
           return (
             <li key={term.slug} className="flex h-[24px] items-center gap-2">
-              <span
+              <TermLabel
+                own={'labels' in facet ? (facet.labels[term.slug] ?? '') : ''}
+                label={term.label}
                 className={`min-w-0 flex-1 truncate ${hidden ? 'text-ink-3 line-through' : on ? 'font-semibold text-hue-text' : ''}`}
-                style={{ paddingInlineStart: depths[i]! * 13 }}
-              >
-                {term.label}
-              </span>
+                indent={depths[i]! * 13}
+                onLabel={(label) => onLabel(term.slug, label)}
+              />
               <span
                 className={`h-[7px] ${on ? 'bg-hue' : 'bg-hue-half'}`}
                 style={{ width: Math.max(1, (84 * term.count) / most), opacity: hidden ? 0.5 : 1 }}
@@ -70,5 +73,58 @@ export function TermsList({ source, facet, chosen, onEye }: Props) {
         </button>
       )}
     </>
+  );
+}
+
+/** A term's label, which turns into a box to give it one of this lens's own. */
+function TermLabel({
+  own,
+  label,
+  className,
+  indent,
+  onLabel,
+}: {
+  own: string;
+  label: string;
+  className: string;
+  indent: number;
+  onLabel: (label: string) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  const button = useRef<HTMLButtonElement>(null);
+  const done = (next: string | null) => {
+    if (next !== null && next.trim() !== (own || label)) onLabel(next.trim() === label ? '' : next);
+    setText(null);
+    requestAnimationFrame(() => button.current?.focus());
+  };
+  if (text === null) {
+    return (
+      <button
+        ref={button}
+        type="button"
+        className={`${className} text-start ${own === '' ? '' : 'italic'}`}
+        style={{ paddingInlineStart: indent }}
+        title={own === '' ? 'Press to give it a label of its own here' : `“${label}” in the source`}
+        aria-label={`Label of ${own || label}`}
+        onClick={() => setText(own || label)}
+      >
+        {own || label}
+      </button>
+    );
+  }
+  return (
+    <input
+      className="field h-[24px] min-w-0 flex-1"
+      aria-label={`Own label of ${label}`}
+      maxLength={200}
+      autoFocus
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => done(text)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') done(text);
+        if (event.key === 'Escape') done(null);
+      }}
+    />
   );
 }

@@ -1,5 +1,5 @@
 import type { Lens, Trial } from '@ivy/core';
-import type { FromPreview, ToPreview } from '@ivy/runtime';
+import type { FromPreview, PageState, ToPreview } from '@ivy/runtime';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { ApiProblem } from '../api/api.js';
 import type { Trials } from '../trial/trials.js';
@@ -20,9 +20,10 @@ export function usePreview(
   lens: Lens,
   address: string,
   frame: RefObject<HTMLIFrameElement | null>,
+  state: PageState,
   onWent: (address: string) => void,
 ): PreviewState & { retry: () => void } {
-  const [state, setState] = useState<PreviewState>({ trial: null, problem: null });
+  const [answered, setState] = useState<PreviewState>({ trial: null, problem: null });
   const current = useRef({ lens, address, onWent });
   current.current = { lens, address, onWent };
   const shown = useRef<string | null>(null);
@@ -75,5 +76,9 @@ export function usePreview(
     if (shown.current !== null && shown.current !== address) go();
   }, [address, go]);
 
-  return { ...state, retry: go };
+  useEffect(() => {
+    if (shown.current !== null) say({ ivy: 'show', state });
+  }, [state, say]);
+
+  return { ...answered, retry: go };
 }

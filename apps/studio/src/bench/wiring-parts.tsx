@@ -41,7 +41,7 @@ function describe(field: FieldDescription): string {
 /** A setting with its name at the side. */
 export function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <div className="grid grid-cols-[60px_minmax(0,1fr)] items-start">
+    <div className="grid grid-cols-[64px_minmax(0,1fr)] items-start">
       <h3 className="eyebrow pt-1">{label}</h3>
       <div>{children}</div>
     </div>
@@ -66,7 +66,7 @@ export function AnyAll({
         <button
           key={match}
           type="button"
-          className="pick flex h-[31px] items-center justify-between px-2 whitespace-nowrap"
+          className="pick flex h-[31px] items-center justify-between gap-1.5 px-2 whitespace-nowrap"
           aria-pressed={value === match}
           onClick={() => onPick(match)}
         >
@@ -79,5 +79,63 @@ export function AnyAll({
         </button>
       ))}
     </div>
+  );
+}
+
+/** One of a few ways, side by side. */
+export function Segments<V extends string>({
+  label,
+  value,
+  ways,
+  onPick,
+}: {
+  label: string;
+  value: V;
+  ways: Record<V, string>;
+  onPick: (value: V) => void;
+}) {
+  return (
+    <div className="flex" role="group" aria-label={label}>
+      {(Object.keys(ways) as V[]).map((way) => (
+        <button
+          key={way}
+          type="button"
+          aria-pressed={way === value}
+          className="h-[28px] flex-1 border border-s-0 border-rule-2 px-2 whitespace-nowrap first:rounded-s-[3px] first:border-s last:rounded-e-[3px] aria-pressed:bg-hue-ground aria-pressed:font-semibold aria-pressed:shadow-[inset_0_-2px_0_var(--h)]"
+          onClick={() => onPick(way)}
+        >
+          {ways[way]}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** A setting that is on or off, with what it does in a few words. */
+export function Toggle({
+  label,
+  hint,
+  on,
+  onFlip,
+}: {
+  label: string;
+  hint?: string;
+  on: boolean;
+  onFlip: (on: boolean) => void;
+}) {
+  return (
+    <label className="flex cursor-pointer items-center justify-between gap-3">
+      <span>
+        <span className="eyebrow block">{label}</span>
+        {hint && <span className="block text-[13px] text-ink-3">{hint}</span>}
+      </span>
+      <input
+        type="checkbox"
+        className="toggle toggle-sm toggle-primary"
+        aria-label={label}
+        checked={on}
+        onChange={(event) => onFlip(event.target.checked)}
+      />
+    </label>
   );
 }

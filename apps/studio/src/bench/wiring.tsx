@@ -4,16 +4,18 @@ import {
   isSearch,
   isSingle,
   isSwitch,
+  warningsOf,
   type Facet,
   type FieldDescription,
   type Lens,
   type Trial,
 } from '@ivy/core';
-import { Trash2 } from 'lucide-react';
+import { Copy, Trash2, TriangleAlert, X } from 'lucide-react';
 import { useState } from 'react';
 import type { ApiProblem } from '../api/api.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
-import { changeFacet, renameFacet } from './edits.js';
+import { changeFacet, dropAlias, renameFacet } from './edits.js';
+import { KindWiring, ThereWiring } from './kind-wiring.js';
 import { RangeWiring } from './range-wiring.js';
 import { SearchWiring } from './search-wiring.js';
 import { TermWiring } from './term-wiring.js';
@@ -30,10 +32,23 @@ interface Props {
   problem: ApiProblem | null;
   onEdit: (lens: Lens, topic?: string, focus?: string) => void;
   onRemove: () => void;
+  onDuplicate: () => void;
 }
 
 /** The settings of the facet in hand, read top to bottom like a sentence. */
-export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem, onEdit, onRemove }: Props) {
+export function Wiring({
+  source,
+  posts,
+  fields,
+  lens,
+  facet,
+  hue,
+  trial,
+  problem,
+  onEdit,
+  onRemove,
+  onDuplicate,
+}: Props) {
   const field = isSearch(facet) ? undefined : fields.find((one) => one.key === facet.field);
   const label = facetLabel(facet, fields);
   const change = (patch: Partial<Facet>, topic?: string) => onEdit(changeFacet(lens, facet.key, patch), topic);
@@ -48,6 +63,15 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
         <button
           type="button"
           className="icon-button ms-auto"
+          aria-label={`Duplicate the facet ${label}`}
+          title="Duplicate"
+          onClick={onDuplicate}
+        >
+          <Copy size={15} />
+        </button>
+        <button
+          type="button"
+          className="icon-button -ms-1.5"
           aria-label={`Delete the facet ${label}`}
           title="Delete (undo brings it back)"
           onClick={onRemove}
@@ -59,6 +83,12 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
         {errors.map((error) => (
           <p key={error.pointer} className="section bg-rust-soft text-rust" role="alert">
             {sentence(error.pointer.split('/').at(-1)!, error.message)}
+          </p>
+        ))}
+        {warningsOf(lens, facet, fields).map((warning) => (
+          <p key={warning.code} className="section flex gap-2 bg-rust-soft text-rust" data-warning={warning.code}>
+            <TriangleAlert size={16} className="mt-0.5 shrink-0" aria-hidden="true" />
+            {warning.text}
           </p>
         ))}
         {isSearch(facet) ? (
@@ -77,6 +107,13 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
             onChange={change}
           />
         )}
+        <KindWiring facet={facet} onChange={change} />
+        <ThereWiring
+          lens={lens}
+          facet={facet}
+          labelOf={(one) => facetLabel(one, fields)}
+          onChange={(patch) => change(patch)}
+        />
         <section className="section">
           <Row label="Label">
             <input
@@ -95,12 +132,23 @@ export function Wiring({ source, posts, fields, lens, facet, hue, trial, problem
         lens={lens}
         facet={facet}
         onRename={(name) => onEdit(renameFacet(lens, facet.key, name), undefined, name)}
+        onDrop={(alias) => onEdit(dropAlias(lens, facet.key, alias))}
       />
     </div>
   );
 }
 
-function AddressName({ lens, facet, onRename }: { lens: Lens; facet: Facet; onRename: (name: string) => void }) {
+function AddressName({
+  lens,
+  facet,
+  onRename,
+  onDrop,
+}: {
+  lens: Lens;
+  facet: Facet;
+  onRename: (name: string) => void;
+  onDrop: (alias: string) => void;
+}) {
   const [name, setName] = useState(facet.key);
   const others = lens.facets.filter((one) => one !== facet).flatMap((one) => [one.key, ...one.aliases]);
   const taken = [...others, lens.address.sort, lens.address.page].includes(name);
@@ -136,8 +184,22 @@ function AddressName({ lens, facet, onRename }: { lens: Lens; facet: Facet; onRe
           </p>
         )}
         {facet.aliases.length > 0 && (
-          <p className="mt-1 text-[13px] text-ink-3">
-            Old names kept: <span className="mono text-[12px] text-ink-2">{facet.aliases.join(' ')}</span>
+          <p className="mt-1 flex flex-wrap items-center gap-x-2 text-[13px] text-ink-3">
+            Old names kept:
+            {facet.aliases.map((alias) => (
+              <span key={alias} className="mono inline-flex items-center text-[12px] text-ink-2">
+                {alias}
+                <button
+                  type="button"
+                  className="grid h-[24px] w-[24px] place-items-center text-ink-3 hover:text-ink"
+                  aria-label={`Let the old name ${alias} go`}
+                  title="Links with it lose this choice"
+                  onClick={() => onDrop(alias)}
+                >
+                  <X size={12} />
+                </button>
+              </span>
+            ))}
           </p>
         )}
       </Row>

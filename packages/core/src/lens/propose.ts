@@ -59,24 +59,30 @@ export function suitableFields(fields: readonly FieldDescription[]): FieldDescri
 
 /** The facet a field is best shown as. */
 export function proposeFacet(field: FieldDescription, keys: SlugMaker): ProposedFacet {
-  return { key: keys.make(field.key), kind: suitingKind(field), field: field.key, label: field.label };
+  return { key: keys.make(field.key), kind: suitingKind(field).kind, field: field.key, label: field.label };
 }
 
-function suitingKind(field: FieldDescription): FacetKind {
+/** Terms from which a list is too long to be read and is better typed in. */
+const longList = 40;
+
+/** The kind of facet that suits a field, and why in a few words. */
+export function suitingKind(field: FieldDescription): { kind: FacetKind; why: string } {
   switch (field.type) {
     case 'date':
     case 'datetime':
-      return 'date-range';
+      return { kind: 'date-range', why: 'It holds days.' };
     case 'number':
-      return 'number-range';
+      return { kind: 'number-range', why: 'It holds numbers.' };
     case 'boolean':
-      return 'radios';
+      return { kind: 'radios', why: 'It is yes or no.' };
     case 'terms':
     case 'text':
     case 'html':
     case 'link':
     case 'image':
-      return field.tree ? 'tree' : 'checkboxes';
+      if (field.tree) return { kind: 'tree', why: 'Its terms have branches.' };
+      if (field.distinct > longList) return { kind: 'dropdown', why: `${field.distinct} terms are best typed for.` };
+      return { kind: 'checkboxes', why: `${field.distinct} terms fit in one list.` };
   }
 }
 

@@ -2,7 +2,7 @@ import type { Answer, Settings } from '@ivy/core';
 import { HttpAsker, type Asker, type Reply } from './asker.js';
 import { choicesOf, withForeign, writeChoices, type Choices } from './choices.js';
 import { keepFolds, readFolds } from './kept.js';
-import { PreviewAsker, tellWent } from './preview.js';
+import { PreviewAsker, tellWent, type PageState } from './preview.js';
 
 export type Status = 'loading' | 'ready' | 'failed';
 
@@ -47,6 +47,7 @@ export class Listing {
   #typing = false;
   /** The query string in a preview, which has no address bar of its own. */
   #previewAddress = '';
+  #state: PageState = 'live';
 
   constructor(
     private readonly name: string,
@@ -55,8 +56,12 @@ export class Listing {
   ) {
     this.#preview = preview;
     this.folds = preview ? new Map<string, boolean>() : readFolds(name);
-    if (preview) this.#asker = new PreviewAsker((address) => void this.#go(address));
-    else {
+    if (preview) {
+      this.#asker = new PreviewAsker(
+        (address) => void this.#go(address),
+        (state) => void this.#show(state),
+      );
+    } else {
       this.#asker = new HttpAsker(origin, name);
       addEventListener('popstate', () => {
         this.typed.clear();
@@ -160,7 +165,24 @@ export class Listing {
 
   #go(address: string): Promise<void> {
     this.#previewAddress = address;
-    return this.#ask(address, true);
+    return this.#show(this.#state);
+  }
+
+  /** Draws a state that is hard to come by, for whoever works on the lens. */
+  async #show(state: PageState): Promise<void> {
+    this.#state = state;
+    if (state === 'loading' || state === 'failed') {
+      this.#running?.abort();
+      this.answer = this.pending = undefined;
+      this.status = state;
+      this.redraw();
+      return;
+    }
+    await this.#ask(state === 'first' ? '' : this.#previewAddress, true);
+    if (state === 'empty' && this.answer && this.#state === state) {
+      this.answer = emptied(this.answer);
+      this.redraw();
+    }
   }
 
   #write(address: string, how: 'push' | 'replace'): void {
@@ -190,7 +212,7 @@ export class Listing {
       this.waiting = false;
       this.#take(reply);
       const canonical = withForeign(address, reply.answer.address, reply.settings.names);
-      if (canonical !== address) this.#write(canonical, 'replace');
+      if (canonical !== address && this.#state === 'live') this.#write(canonical, 'replace');
       for (const watcher of this.#watchers) watcher(true);
     } catch (error) {
       if (running.signal.aborted || (error as Error).name === 'AbortError') return;
@@ -213,6 +235,15 @@ export class Listing {
     this.#answers.set(address, reply);
     if (this.#answers.size > answersKept) this.#answers.delete(this.#answers.keys().next().value!);
   }
+}
+
+/** An answer as it would be if nothing matched: each choice is a way out to what there is now. */
+function emptied(answer: Answer): Answer {
+  const ways = answer.facets
+    .filter((facet) => facet.visible)
+    .slice(0, 3)
+    .map((facet) => ({ without: facet.key, matched: answer.matched, address: '' }));
+  return { ...answer, matched: 0, items: [], page: 1, pages: 1, ways };
 }
 
 const listings = new Map<string, Listing>();

@@ -3,10 +3,15 @@ import type { Asker, Reply } from './asker.js';
 /** What a preview says to the Bench around it. */
 export type FromPreview = { ivy: 'ask'; id: number; address: string } | { ivy: 'went'; address: string };
 
+/** A state a page can be in. `live`: as its address says; `first`: as one who comes with no address sees it. */
+export type PageState = 'live' | 'first' | 'empty' | 'loading' | 'failed';
+
 /** What the Bench says to a preview. */
 export type ToPreview =
   | { ivy: 'reply'; id: number; reply: Reply }
   | { ivy: 'failed'; id: number }
+  /** Draw as it would stand in some state, whatever the address says. */
+  | { ivy: 'show'; state: PageState }
   /** Draw anew: the address is another one, or the lens has changed. */
   | { ivy: 'go'; address: string };
 
@@ -15,11 +20,12 @@ export class PreviewAsker implements Asker {
   readonly #waiting = new Map<number, { done: (reply: Reply) => void; fail: (error: Error) => void }>();
   #next = 1;
 
-  constructor(onGo: (address: string) => void) {
+  constructor(onGo: (address: string) => void, onShow: (state: PageState) => void) {
     addEventListener('message', (event: MessageEvent<ToPreview>) => {
       if (event.source !== parent || event.origin !== location.origin) return;
       const message = event.data;
       if (message.ivy === 'go') onGo(message.address);
+      else if (message.ivy === 'show') onShow(message.state);
       else if (message.ivy === 'reply') this.#waiting.get(message.id)?.done(message.reply);
       else if (message.ivy === 'failed') this.#waiting.get(message.id)?.fail(new Error('The Bench got no answer.'));
     });
