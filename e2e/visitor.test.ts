@@ -128,14 +128,14 @@ test('a search answers as one types, marks what matched, and is one step back', 
 
 test('a misspelt search says what it took it for', async () => {
   await browser.go(`${stage.site}/?q=oystercatchrs`);
-  await browser.untilText('.ivy-notices', '“oystercatchers” was searched for');
+  await browser.untilText('.ivy-notices', 'Nothing for “oystercatchrs”, showing “oystercatchers”.');
   expect((await titles()).length).toBeGreaterThan(0);
 });
 
 test('a range of days and one of numbers narrow together, and the chips say it in words', async () => {
   await browser.go(`${stage.site}/?observed=2026-03/2026-05&minutes=../5`);
   await browser.untilSearch('?observed=2026-03-01/2026-05-31&minutes=../5');
-  await untilChips('1 Mar – 31 May 2026', 'up to 5');
+  await untilChips('1 Mar – 31 May 2026', 'up to 5 min');
   const before = await browser.text('.ivy-count-line');
   const to = await browser.find('[data-facet=minutes] label:nth-child(2) input');
   await to.clear();
@@ -231,7 +231,7 @@ test.each([
   await browser.find('.ivy-card');
   if (width < 600) {
     await browser.press('.ivy-filters');
-    expect(await browser.run('return document.activeElement.closest(".ivy-side") !== null')).toBe(true);
+    expect(await browser.run('return document.activeElement.closest(".ivy-sheet") !== null')).toBe(true);
   }
   expect(await browser.axe()).toEqual([]);
   expect(await browser.run('return document.documentElement.scrollWidth <= innerWidth')).toBe(true);

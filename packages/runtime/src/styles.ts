@@ -48,7 +48,7 @@ const sheet = `@layer ivy {
 :where(.ivy-find-none:empty){display:none}
 :where(.ivy-option){display:flex;align-items:center;padding-inline-start:calc(var(--ivy-depth,0) * 20px)}
 :where(.ivy-option .ivy-tick){flex:1;min-width:0}
-:where(.ivy-branch){flex:none;width:24px;height:24px;margin-inline-start:-4px;padding:0;border:0;background:none;display:grid;place-items:center;cursor:pointer}
+:where(.ivy-branch){flex:none;width:24px;height:24px;margin-inline:-4px 4px;padding:0;border:0;background:none;display:grid;place-items:center;cursor:pointer}
 :where(span.ivy-branch){cursor:default}
 :where(.ivy-branch .ivy-chevron){margin:0;transform:translateX(-1px) rotate(-45deg)}
 :where([dir=rtl] .ivy-branch .ivy-chevron){transform:translateX(1px) rotate(135deg)}

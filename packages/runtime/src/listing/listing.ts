@@ -134,7 +134,11 @@ export class Listing {
   }
 
   isFolded(key: string): boolean {
-    return this.folds.get(key) ?? this.settings?.facets.find((facet) => facet.key === key)?.folded ?? false;
+    const own = this.folds.get(key);
+    if (own !== undefined) return own;
+    // what one has chosen is never out of sight
+    if (this.choices.facets[key]?.length) return false;
+    return this.settings?.facets.find((facet) => facet.key === key)?.folded ?? false;
   }
 
   fold(key: string, folded: boolean): void {
