@@ -1,4 +1,4 @@
-// npm run bench [10k|100k|1m …] [sql] [http] [worker]: the engine beside what one would write by hand and beside
+// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. Every answer is compared before anything is timed. Ratios within a run are what
 // counts; times are this machine's.
 import {
@@ -15,21 +15,29 @@ import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
 import { lensConfig, makeAddresses, makeCollection, makeSearches } from './posts.mjs';
+import { measurePage } from './on-page.mjs';
 import { measureServer } from './served.mjs';
 import { compareRows, loadPosts, statements } from './sql.mjs';
 
 const sizes = { '10k': 10_000, '50k': 50_000, '100k': 100_000, '1m': 1_000_000 };
 const words = process.argv.slice(2);
 const asked = words.filter((word) => word in sizes);
-const only = words.filter((word) => ['engine', 'sql', 'http', 'worker'].includes(word));
+const only = words.filter((word) => ['engine', 'sql', 'http', 'worker', 'page'].includes(word));
 const wants = (part) => only.length === 0 || only.includes(part);
 const read = readLens(lensConfig);
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
 const lens = read.value;
 const addresses = makeAddresses(200);
 
-for (const name of asked.length > 0 ? asked : ['10k', '100k']) {
+const isPageAlone = only.join() === 'page';
+for (const name of isPageAlone ? [] : asked.length > 0 ? asked : ['10k', '100k']) {
   for (const correlated of [false, true]) await measure(name, sizes[name], correlated);
+}
+
+if (wants('page')) {
+  const { facets, terms, first, update } = await measurePage();
+  console.log(`\na page of 480 posts, ${facets} facets, ${terms} terms in sight`);
+  console.log(`  scripting to the first cards ${ms(first)}, for each choice after ${ms(update)}`);
 }
 
 async function measure(name, size, correlated) {

@@ -1,14 +1,10 @@
 // The engine in a web worker of a real Chromium: the very worker the studio uses, loaded with the bytes of the index.
-import { createRequire } from 'node:module';
 import { createServer } from 'node:http';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { withChromium } from './chromium.mjs';
 
-const require = createRequire(new URL('../e2e/package.json', import.meta.url));
-const { Builder } = require('selenium-webdriver');
-const chrome = require('selenium-webdriver/chrome.js');
 const assets = fileURLToPath(new URL('../apps/studio/dist/assets', import.meta.url));
 
 /** @returns what it took to load the bytes, and p50 and p95 of a question and its answer, there and back */
@@ -21,30 +17,13 @@ export async function measureWorker(bytes, config, addresses) {
     else response.setHeader('content-type', 'text/html').end('<!doctype html><title>bench</title>');
   });
   await new Promise((done) => server.listen(0, '127.0.0.1', done));
-  const profile = mkdtempSync(join(tmpdir(), 'ivy-bench-'));
-  const options = new chrome.Options();
-  options.setChromeBinaryPath(process.env.CHROMIUM ?? '/usr/bin/chromium');
-  options.addArguments(
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--no-first-run',
-    '--disable-background-networking',
-    `--user-data-dir=${profile}`,
-  );
-  const driver = await new Builder()
-    .forBrowser('chrome')
-    .setChromeOptions(options)
-    .setChromeService(new chrome.ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver'))
-    .build();
   try {
-    await driver.manage().setTimeouts({ script: 300_000 });
-    await driver.get(`http://127.0.0.1:${server.address().port}/`);
-    return await driver.executeAsyncScript(askInPage, config, addresses);
+    return await withChromium(async (driver) => {
+      await driver.get(`http://127.0.0.1:${server.address().port}/`);
+      return driver.executeAsyncScript(askInPage, config, addresses);
+    });
   } finally {
-    await driver.quit();
     server.close();
-    rmSync(profile, { recursive: true, force: true });
   }
 }
 

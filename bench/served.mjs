@@ -7,8 +7,8 @@ import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { startPostgres, freePort } from '../tools/postgres.mjs';
 
-/** Puts posts and a released lens into a database of their own and asks the server for them. */
-export async function measureServer(collection, config, addresses) {
+/** Puts posts and a released lens into a database of their own, and runs some work while the server serves them. */
+export async function withServed(collection, config, work) {
   const postgres = await startPostgres(() => {});
   const name = `ivy_bench_${process.pid}`;
   await onDatabase(postgres.url, `CREATE DATABASE ${name}`);
@@ -18,18 +18,23 @@ export async function measureServer(collection, config, addresses) {
     // the first start makes the tables, the second finds posts in them
     await withServer(databaseUrl, port, async () => {});
     await fill(databaseUrl, collection, config);
-    return await withServer(databaseUrl, port, async () => {
-      const ready = performance.now();
-      await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/results`);
-      const first = performance.now() - ready;
-      const cold = await load(port, addresses, 1);
-      const warm = await load(port, addresses, 6);
-      return { first, cold, warm };
-    });
+    return await withServer(databaseUrl, port, () => work(port));
   } finally {
     await onDatabase(postgres.url, `DROP DATABASE ${name} WITH (FORCE)`);
     postgres.stop();
   }
+}
+
+/** Asks the server for some addresses: first unknown to it, then again and again. */
+export function measureServer(collection, config, addresses) {
+  return withServed(collection, config, async (port) => {
+    const start = performance.now();
+    await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/results`);
+    const first = performance.now() - start;
+    const cold = await load(port, addresses, 1);
+    const warm = await load(port, addresses, 6);
+    return { first, cold, warm };
+  });
 }
 
 async function fill(databaseUrl, { fields, taxonomies, posts }, config) {

@@ -1,7 +1,20 @@
 import { readLens, type FieldDescription, type Lens } from '@ivy/core';
 import { benchReducer, startBench, type BenchState } from './bench-state.js';
 import { changesBetween } from './changes.js';
-import { addFacet, changeFacet, changeKind, huesOf, moveFacet, removeFacet, renameFacet, toggleTerm } from './edits.js';
+import {
+  addFacet,
+  changeFacet,
+  changeKind,
+  dropAlias,
+  duplicateFacet,
+  huesOf,
+  moveFacet,
+  placeFacet,
+  relabelTerm,
+  removeFacet,
+  renameFacet,
+  toggleTerm,
+} from './edits.js';
 import { cleanAddress, tokensOf, withoutToken } from './address-tokens.js';
 
 function lensOf(config: object): Lens {
@@ -71,7 +84,6 @@ test('another way of showing keeps what both ways know', () => {
   const all = changeFacet(lens, 'kind', { match: 'all', hide: ['x'], hue: 9 });
   expect(changeKind(all, 'kind', 'dropdown').facets[1]).toMatchObject({
     kind: 'dropdown',
-    single: true,
     match: 'all',
     hide: ['x'],
     label: 'KIND',
@@ -114,4 +126,30 @@ test.each([
   ['habitat=two words', 'habitat=two+words'],
 ])('pasted %s is the address %s', (text, expected) => {
   expect(cleanAddress(text)).toBe(expected);
+});
+
+test('a copy of a facet stands behind it, with a name and a hue of its own', () => {
+  const renamed = renameFacet(lens, 'kind', 'sort-of');
+  const copied = duplicateFacet(renamed, 'sort-of');
+  expect(keys(copied.lens)).toEqual(['habitat', 'sort-of', 'sort-of-2', 'place']);
+  expect(copied.lens.facets[2]).toMatchObject({ key: copied.key, field: 'kind', label: 'KIND', aliases: [], hue: 4 });
+  expect(huesOf(copied.lens.facets).get('place')).toBe(3);
+});
+
+test('a facet that is pulled takes the place of the one it is dropped on', () => {
+  expect(keys(placeFacet(lens, 'place', 'habitat'))).toEqual(['place', 'habitat', 'kind']);
+  expect(keys(placeFacet(lens, 'habitat', 'place'))).toEqual(['kind', 'place', 'habitat']);
+  expect(placeFacet(lens, 'habitat', 'gone')).toBe(lens);
+});
+
+test('a term gets a label of its own, and the source’s back', () => {
+  const own = relabelTerm(lens, 'kind', 'survey', ' Counts ');
+  expect(own.facets[1]).toMatchObject({ labels: { survey: 'Counts' } });
+  expect(relabelTerm(own, 'kind', 'survey', '').facets[1]).toMatchObject({ labels: {} });
+});
+
+test('an old address name can be let go', () => {
+  const renamed = renameFacet(renameFacet(lens, 'kind', 'b'), 'b', 'c');
+  expect(renamed.facets[1]!.aliases).toEqual(['kind', 'b']);
+  expect(dropAlias(renamed, 'c', 'b').facets[1]!.aliases).toEqual(['kind']);
 });

@@ -215,9 +215,7 @@ export function ThereWiring({
   const canBeSingle = isTerms(facet) && 'single' in facet;
   return (
     <section className="section grid gap-2.5">
-      {canBeSingle && (
-        <Toggle label="One at a time" on={facet.single} onFlip={(single) => onChange({ single })} />
-      )}
+      {canBeSingle && <Toggle label="One at a time" on={facet.single} onFlip={(single) => onChange({ single })} />}
       <Toggle
         label="Folded at first"
         hint={isRange(facet) ? 'Visitors unfold it to see the picture' : 'Visitors unfold it to see its terms'}

@@ -1,0 +1,193 @@
+import { Key } from 'selenium-webdriver';
+import { Browser } from './browser.js';
+import { setStage, type Stage } from './stage.js';
+
+/** What a developer tunes on the Bench, kind by kind, and sees on the live page at once. */
+
+let stage: Stage;
+let browser: Browser;
+beforeAll(async () => {
+  stage = await setStage();
+  browser = await Browser.open();
+  await browser.size(1440, 900);
+  await browser.go(`${stage.studio}/lenses/field-notes`);
+  await browser.find('[data-row=observed]');
+});
+afterAll(async () => {
+  await browser?.close();
+  await stage?.stop();
+});
+
+const onPage = <T>(work: () => Promise<T>) => browser.inFrame(work);
+const untilOnPage = (what: string, holds: () => Promise<boolean>) => onPage(() => browser.until(what, holds));
+const untilSaved = () =>
+  browser.until(
+    'the draft is saved',
+    async () => (await browser.run('return document.querySelector("[data-saving]").dataset.saving')) === 'saved',
+  );
+const wiring = () => browser.text('[aria-label=Wiring]');
+const pick = async (label: string, option: string) => {
+  const box = await browser.find(`select[aria-label="${label}"]`);
+  await browser.run(
+    `const [box, words] = arguments; box.value = [...box.options].find((one) => one.text.startsWith(words)).value;
+     box.dispatchEvent(new Event('change', { bubbles: true }))`,
+    box,
+    option,
+  );
+};
+
+test('days: presets are offered, worded and pressed; one day instead of two ends', async () => {
+  await browser.press('[data-row=observed]');
+  await browser.press('[aria-label=Wiring] button', 'Last 30 days');
+  await untilOnPage('it is there', async () =>
+    (await browser.texts('[data-facet=observed] .ivy-presets button')).includes('Last 30 days'),
+  );
+  const label = await browser.find('input[aria-label="Label of preset 4"]');
+  await label.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Back then');
+  await onPage(async () => {
+    await browser.untilText('[data-facet=observed]', 'Back then');
+    await browser.press('[data-facet=observed] .ivy-presets button', 'Spring 2026');
+  });
+  await browser.untilSearch('?observed=2026-03-01/2026-05-31');
+  await browser.press('[aria-label="Visitors pick"] button', 'one day');
+  await untilOnPage('one box', async () => (await browser.texts('[data-facet=observed] .ivy-end')).length === 0);
+  await browser.press('button[aria-label=Undo]');
+});
+
+test('numbers: the unit is on the page at once', async () => {
+  await browser.press('[data-row=minutes]');
+  const unit = await browser.find('input[aria-label=Unit]');
+  await unit.sendKeys(Key.chord(Key.CONTROL, 'a'), 'minutes');
+  await onPage(() => browser.untilText('[data-facet=minutes]', 'From (minutes)'));
+});
+
+test('a switch gets own words and a third way', async () => {
+  await browser.press('[data-row=volunteers]');
+  await browser.press('[aria-label=Wiring] button', 'Switch');
+  await browser.press('input[aria-label="“No” matters too"]');
+  await (await browser.find('input[aria-label="Words for no"]')).sendKeys('Wardens only');
+  await onPage(() => browser.untilText('[data-facet=volunteers]', 'Wardens only'));
+});
+
+test('terms: a label of this lens’s own, only the top level, buttons as links', async () => {
+  await browser.press('[data-row=habitat]');
+  await browser.press('[aria-label=Terms] button', 'Label of Mudflat');
+  await (
+    await browser.find('input[aria-label="Own label of Mudflat"]')
+  ).sendKeys(Key.chord(Key.CONTROL, 'a'), 'Wide mud', Key.ENTER);
+  await onPage(() => browser.untilText('[data-facet=habitat]', 'Wide mud'));
+  expect(await browser.run('return document.activeElement.getAttribute("aria-label")')).toBe('Label of Wide mud');
+  await browser.press('[aria-label="Levels shown"] button', 'top');
+  await untilOnPage('three', async () => (await browser.texts('[data-facet=habitat] .ivy-option')).length === 3);
+  await browser.press('[data-row=kind]');
+  await browser.press('[aria-label=Wiring] button', 'Buttons');
+  await browser.press('[aria-label="Buttons are"] button', 'plain links');
+  await untilOnPage('links', async () => (await browser.texts('[data-facet=kind] a[href]')).length === 5);
+});
+
+test('a facet waits for another, and is folded at first', async () => {
+  await browser.press('[data-row=species]');
+  await pick('Shown once something is chosen in', 'a choice in Kind of note');
+  await untilOnPage('it waits', async () => (await browser.texts('[data-facet=species]')).length === 0);
+  await onPage(() => browser.press('[data-facet=kind] a', 'Survey'));
+  await untilOnPage('it is there', async () => (await browser.texts('[data-facet=species]')).length === 1);
+  await browser.press('[data-row=place]');
+  await browser.press('input[aria-label="Folded at first"]');
+  await untilOnPage('folded', () =>
+    browser.run<boolean>('return document.querySelector("[data-facet=place] .ivy-facet-body").hidden'),
+  );
+});
+
+test('what visitors will stumble over is said where it is set, and marked in the outline', async () => {
+  await browser.press('[data-row=place]');
+  await browser.press('[aria-label=Wiring] button', 'Ticks');
+  await browser.until('another way is suggested, and why', async () =>
+    (await wiring()).includes('Tree would suit: Its terms have branches.'),
+  );
+  await browser.press('[aria-label=Wiring] button', 'Tree');
+  await untilSaved();
+  const lens = `${stage.studio}/api/v1/lenses/field-notes`;
+  const { draft, draftRevision } = (await (await fetch(lens)).json()) as {
+    draft: { facets: { key: string }[] };
+    draftRevision: number;
+  };
+  const facets = draft.facets.map((facet) => (facet.key === 'species' ? { ...facet, only: ['waders'] } : facet));
+  const saved = await fetch(`${lens}/draft`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json', 'if-match': String(draftRevision) },
+    body: JSON.stringify({ config: { ...draft, facets } }),
+  });
+  expect(saved.status).toBe(200);
+  await browser.driver.navigate().refresh();
+  await browser.find('[data-outline=species] [aria-label="Needs a look"]');
+  await browser.press('[data-row=species]');
+  await browser.until('it is said', async () =>
+    (await browser.text('[data-warning=one-term]')).includes('nothing to choose between'),
+  );
+});
+
+test('a facet is duplicated under a name of its own, and moved by pulling it', async () => {
+  await browser.press('[data-row=minutes]');
+  await browser.press('button', 'Duplicate the facet Reading time');
+  await browser.find('[data-row="minutes-2"]');
+  const at = (key: string) =>
+    browser.run<{ x: number; y: number }>(
+      'const r = document.querySelector(arguments[0]).getBoundingClientRect(); return { x: r.x + 60, y: r.y + 13 }',
+      `[data-outline="${key}"]`,
+    );
+  const [from, to] = [await at('minutes-2'), await at('habitat')];
+  const mouse = (type: string, point: { x: number; y: number }) =>
+    browser.command('Input.dispatchMouseEvent', { type, ...point, button: 'left', buttons: 1, clickCount: 1 });
+  await mouse('mousePressed', from);
+  for (let step = 1; step <= 10; step++) {
+    await mouse('mouseMoved', { x: from.x, y: from.y + ((to.y - from.y) * step) / 10 });
+  }
+  await mouse('mouseReleased', to);
+  await untilOnPage('it moved', async () => (await browser.texts('.ivy-facet-title'))[1] === 'Reading time');
+  await browser.press('button[aria-label=Undo]');
+  await browser.press('button[aria-label=Undo]');
+  await browser.until('it is gone again', async () => (await browser.texts('[data-row="minutes-2"]')).length === 0);
+});
+
+test.each([
+  ['at the first visit', '.ivy-count-line', '480 notes'],
+  ['with nothing found', '.ivy-empty', 'without'],
+  ['when loading failed', '[role=alert]', 'did not load'],
+  ['as addressed', '.ivy-chips', 'Survey'],
+])('the live page can be seen %s', async (state, part, words) => {
+  await pick('State of the page', state);
+  await onPage(() => browser.untilText(part, words));
+});
+
+test('the page is pulled to any width, by its edge or by keys', async () => {
+  const width = () => browser.run<number>('return document.querySelector("iframe").contentWindow.innerWidth');
+  const before = await width();
+  const edge = await browser.find('[role=separator]');
+  await edge.sendKeys(Key.ARROW_LEFT, Key.PAGE_DOWN);
+  await browser.until('narrower', async () => (await width()) === before - 110);
+  expect(await edge.getAttribute('aria-valuenow')).toBe(String(834 - 110));
+});
+
+test('choices can wait for a button, and visitors can read in another language', async () => {
+  await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
+  await browser.press('[aria-label="A choice counts"] button', 'on a button');
+  await onPage(() => browser.find('.ivy-apply'));
+  await browser.run(
+    `const box = document.querySelector('#language'); box.value = 'de'; box.dispatchEvent(new Event('change', { bubbles: true }))`,
+  );
+  await onPage(() => browser.untilText('.ivy-clear', 'Alles zurücksetzen'));
+});
+
+test('all of it is kept', async () => {
+  await untilSaved();
+  const { draft } = (await (await fetch(`${stage.studio}/api/v1/lenses/field-notes`)).json()) as {
+    draft: { facets: Record<string, unknown>[]; language: string };
+  };
+  const facet = (key: string) => draft.facets.find((one) => one.key === key);
+  expect(draft.language).toBe('de');
+  expect(facet('habitat')).toMatchObject({ kind: 'tree', levels: 1, labels: { mudflat: 'Wide mud' } });
+  expect(facet('kind')).toMatchObject({ kind: 'buttons', as: 'links' });
+  expect(facet('species')).toMatchObject({ dependsOn: 'kind' });
+  expect(facet('place')).toMatchObject({ kind: 'tree', folded: true });
+  expect(facet('volunteers')).toMatchObject({ kind: 'switch', both: true, labels: { no: 'Wardens only' } });
+});
