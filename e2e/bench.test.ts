@@ -44,6 +44,7 @@ test('from the list of sources to the lens on its bench', async () => {
     'Observed',
     'Reading time',
     'Joining in',
+    'Marked',
   ]);
 });
 
@@ -242,7 +243,7 @@ test('publishing makes a numbered release and shows the line to paste', async ()
   };
   expect([results.release, results.facets.map((facet) => facet.key)]).toEqual([
     2,
-    ['q', 'habitat', 'kind', 'species', 'where', 'observed', 'minutes', 'volunteers', 'tide-state'],
+    ['q', 'habitat', 'kind', 'species', 'where', 'observed', 'minutes', 'volunteers', 'marked', 'tide-state'],
   ]);
   await browser.press('nav[aria-label=Releases] button', 'make it the draft');
   await browser.untilText('main [role=status]', 'Release 1 is the draft now');

@@ -10,6 +10,7 @@ beforeAll(async () => {
   stage = await setStage();
   browser = await Browser.open();
   await release('kinds', { facets });
+  await release('marking', { facets: [{ key: 'mine', kind: 'favourites', label: 'Mine' }] });
   await release('waiting', { facets: facets.slice(0, 3), address: { apply: 'button' } });
   await release('kinds-ar', { facets, language: 'ar' });
 });
@@ -253,6 +254,33 @@ test('what is fixed in the address counts, and visitors neither see nor clear it
   await browser.press('.ivy-clear');
   await browser.untilSearch('?hidden=rising');
   await untilMatched('more, but not all', (n) => n > fixed && n < 480);
+});
+
+test('posts are marked on their cards, kept on the device, shown alone, and shared by address', async () => {
+  await browser.go(stage.site);
+  await browser.find('.ivy-ribbon');
+  const [first, second] = await browser.texts('.ivy-title');
+  const ribbons = await browser.driver.findElements({ css: '.ivy-ribbon' });
+  await ribbons[0]!.click();
+  await ribbons[1]!.sendKeys(Key.SPACE);
+  expect(await ribbons[1]!.getAttribute('aria-pressed')).toBe('true');
+  await browser.driver.navigate().refresh();
+  await browser.untilText('[data-facet=marked]', 'Only what I marked 2');
+  await browser.press('[data-facet=marked] input');
+  await untilMatched('two', (n) => n === 2);
+  expect(await browser.texts('.ivy-title')).toEqual([first, second]);
+  expect(await chips()).toEqual(['2 marked']);
+  // a mark that is taken away while only marked posts are shown goes at once
+  await browser.press('.ivy-ribbon');
+  await untilMatched('one', (n) => n === 1);
+  // another lens of the same source knows what is left
+  await open('marking');
+  await browser.untilText('[data-facet=mine]', 'Only what I marked 1');
+  await browser.go(`${stage.site}/?marked=n-0001,gone`);
+  await browser.untilSearch('?marked=n-0001');
+  await untilMatched('the shared one', (n) => n === 1);
+  await browser.press('.ivy-chips .ivy-chip');
+  await browser.untilSearch('');
 });
 
 test('a slash goes to the search box, but not while one writes', async () => {

@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { deepest } from '../src/address/read.js';
-import { isRange, isSearch, isSingle, isSwitch, readLens, type Facet, type Lens } from '../src/model/lens.js';
+import {
+  isFavourites,
+  isRange,
+  isSearch,
+  isSingle,
+  isSwitch,
+  readLens,
+  type Facet,
+  type Lens,
+} from '../src/model/lens.js';
 import { cleanSearch, readWanted } from '../src/search/wanted.js';
 import type { Collection, Field, Post, Term, Value } from '../src/model/post.js';
 import type { Query, Selection } from '../src/model/query.js';
@@ -174,6 +183,7 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
           { key: 'q', kind: 'search', fields: ['title', 'summary', 'kind'], words },
           { key: 'seen', kind: 'date-range', field: 'seen' },
           { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },
+          { key: 'saved', kind: 'favourites' },
         ],
         zone,
         sort: {
@@ -243,6 +253,15 @@ function selection(of: Collection, facet: Facet): fc.Arbitrary<Selection | undef
         type: 'numbers' as const,
         ...ends,
       })),
+    );
+  }
+  if (isFavourites(facet)) {
+    const ids = subset(
+      of.posts.map((one) => one.id),
+      12,
+    ).filter((some) => some.length > 0 || of.posts.length === 0);
+    return sometimes(ids.map((some) => ({ type: 'posts' as const, ids: [...some].sort(byCodeUnits) }))).map((one) =>
+      one?.type === 'posts' && one.ids.length === 0 ? undefined : one,
     );
   }
   if (isSwitch(facet))

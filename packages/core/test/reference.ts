@@ -1,6 +1,7 @@
 import type { Answer, Bucket } from '../src/model/answer.js';
 import {
   defaultSort,
+  isFavourites,
   isRange,
   isSearch,
   isSingle,
@@ -44,7 +45,7 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
     const keepsOwn = isTerms(facet) && facet.match === 'all' && !isSingle(facet);
     const under = scope.filter((post) => passesAll(post, keepsOwn ? null : facet));
     if (isRange(facet)) ranges[facet.key] = histogram(lens, facet, under);
-    if (isRange(facet) || isSearch(facet)) continue;
+    if (isRange(facet) || isSearch(facet) || isFavourites(facet)) continue;
     counts[facet.key] = {};
     for (const term of termsOf(collection, facet.field)) {
       counts[facet.key]![term.slug] = under.filter((post) => has(collection, post, facet.field, term.slug)).length;
@@ -121,6 +122,7 @@ function carried(value: Value | undefined): string[] {
 
 export function passes(collection: Collection, post: Post, lens: Lens, facet: Facet, selection: Selection): boolean {
   if (isSearch(facet)) return selection.type === 'search' && finds(collection, post, facet, selection.text);
+  if (isFavourites(facet)) return selection.type === 'posts' && selection.ids.includes(post.id);
   if (isRange(facet)) return overlaps(lens, post, facet, selection);
   const carries = (slug: string) => has(collection, post, facet.field, slug);
   if (selection.type === 'switch') return carries(selection.on ? 'yes' : 'no');

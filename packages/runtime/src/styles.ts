@@ -157,6 +157,11 @@ const sheet = `@layer ivy {
 @media (prefers-reduced-motion:reduce){:where(.ivy-results-body){transition:none}}
 :where(.ivy-cards,.ivy-loading){display:grid;gap:28px var(--ivy-gap);grid-template-columns:repeat(auto-fill,minmax(min(100%,max(220px,(100% - (var(--ivy-columns) - 1) * var(--ivy-gap)) / var(--ivy-columns))),1fr))}
 :where(.ivy-card){position:relative;display:flex;flex-direction:column;min-width:0}
+:where(.ivy-ribbon){position:absolute;z-index:1;inset-block-start:6px;inset-inline-end:6px;width:36px;height:36px;padding:0;border:0;border-radius:50%;background:var(--ivy-page);display:grid;place-items:center;cursor:pointer;opacity:.92}
+@media (pointer:coarse){:where(.ivy-ribbon){width:44px;height:44px}}
+:where(.ivy-ribbon span){width:12px;height:16px;background:var(--ivy-line);clip-path:polygon(0 0,100% 0,100% 100%,50% 74%,0 100%,0 0,2px 2px,2px 82%,50% 60%,calc(100% - 2px) 82%,calc(100% - 2px) 2px,2px 2px)}
+:where(.ivy-ribbon[aria-pressed=true] span){background:var(--ivy-accent);clip-path:polygon(0 0,100% 0,100% 100%,50% 74%,0 100%)}
+@media (forced-colors:active){:where(.ivy-ribbon){border:1px solid}:where(.ivy-ribbon span){background:ButtonText;forced-color-adjust:none}}
 :where(.ivy-picture){aspect-ratio:2/1;border-radius:10px;overflow:hidden;background:var(--ivy-soft);margin-bottom:10px}
 :where(.ivy-picture img){display:block;width:100%;height:100%;object-fit:cover}
 :where(.ivy-card-text){display:grid;gap:5px;align-content:start}

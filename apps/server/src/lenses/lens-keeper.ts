@@ -12,6 +12,8 @@ export interface KeptLens {
   slug: string;
   name: string;
   sourceId: string;
+  /** Slug of the source. */
+  source: string;
   /** Origin that the source's bare links belong to. */
   site: string | null;
   /** Number of the release; null for the draft. */
@@ -64,6 +66,7 @@ export class LensKeeper {
       slug,
       name: row.name,
       sourceId: row.sourceId,
+      source: row.source.slug,
       site: row.source.site,
       release: release?.number ?? null,
       version: release ? `r${release.id}` : `d${row.id.slice(0, 8)}-${row.draftRevision}`,

@@ -104,7 +104,10 @@ export class ResultsService {
   }
 
   listing(ready: Ready, address: string): Listing {
-    return { settings: pageSettings(ready.posts.index, ready.kept.lens), answer: this.results(ready, address) };
+    return {
+      settings: pageSettings(ready.posts.index, ready.kept.lens, ready.kept.source),
+      answer: this.results(ready, address),
+    };
   }
 
   /** Answers with a config that is not kept: what the Bench shows while one works on it. */
@@ -112,7 +115,7 @@ export class ResultsService {
     const { lens: row, config } = await this.lenses.readFor(slug, body.config);
     const posts = await this.indexes.of(row.sourceId);
     checkLength(body.address);
-    return tryLens(posts.index, config, body.address, Date.now());
+    return tryLens(posts.index, config, row.source.slug, body.address, Date.now());
   }
 }
 

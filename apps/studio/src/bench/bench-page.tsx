@@ -15,6 +15,7 @@ import { changesBetween } from './changes.js';
 import { Desk } from './desk.js';
 import {
   addFacet,
+  addFavourites,
   placeSearch,
   changeFacet,
   duplicateFacet,
@@ -181,6 +182,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             })
           }
           onAdd={add}
+          onAddFavourites={() => {
+            const added = addFavourites(lens);
+            dispatch({ type: 'edit', lens: added.lens, focus: added.key });
+          }}
           onAddSearch={() => {
             const added = placeSearch(lens, source.fields);
             if (added) dispatch({ type: 'edit', lens: added.lens, focus: added.key });

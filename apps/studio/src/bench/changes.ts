@@ -18,6 +18,7 @@ const kindNames: Record<Facet['kind'], string> = {
   tree: 'tree',
   switch: 'switch',
   search: 'search',
+  favourites: 'favourites',
   'date-range': 'range of days',
   'number-range': 'range of numbers',
 };

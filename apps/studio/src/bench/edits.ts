@@ -53,6 +53,12 @@ export function placeSearch(lens: Lens, fields: readonly FieldDescription[]): { 
   return { lens: keepHues({ ...kept, facets: [facet, ...kept.facets] }), key: facet.key };
 }
 
+/** Puts a switch for what visitors marked at the end. */
+export function addFavourites(lens: Lens): { lens: Lens; key: string } {
+  const facet = withDefaults({ key: keysIn(lens).make('marked'), kind: 'favourites', label: 'Marked' });
+  return { lens: keepHues({ ...lens, facets: [...lens.facets, facet] }), key: facet.key };
+}
+
 /** A maker of address names that no part of the lens has or had. */
 function keysIn(lens: Lens): SlugMaker {
   const keys = new SlugMaker();

@@ -116,6 +116,7 @@ export function KindWiring({ facet, onChange }: Props) {
     case 'radios':
     case 'dropdown':
     case 'search':
+    case 'favourites':
       return null;
   }
 }

@@ -3,6 +3,7 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import {
   facetLabel,
   fieldsOf,
+  isFavourites,
   isSearch,
   searchableFields,
   suitableFields,
@@ -31,6 +32,7 @@ interface Props {
   onEye: (key: string) => void;
   onAdd: (field: FieldDescription) => void;
   onAddSearch: () => void;
+  onAddFavourites: () => void;
 }
 
 /** The parts of the lens in order, read like a contents page. */
@@ -47,6 +49,7 @@ export function Outline({
   onEye,
   onAdd,
   onAddSearch,
+  onAddFavourites,
 }: Props) {
   const unused = suitableFields(fields).filter(
     (field) => !lens.facets.some((facet) => !isSearch(facet) && fieldsOf(facet).includes(field.key)),
@@ -134,6 +137,9 @@ export function Outline({
           </span>
         </h2>
         <ul>
+          {!lens.facets.some(isFavourites) && (
+            <AddRow name="favourites" fact="marked by visitors" onAdd={onAddFavourites} />
+          )}
           {canSearch && <AddRow name="search" fact="in the words" onAdd={onAddSearch} />}
           {unused.map((field) => (
             <AddRow

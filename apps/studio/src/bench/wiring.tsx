@@ -1,5 +1,6 @@
 import {
   facetLabel,
+  isFavourites,
   isRange,
   isSearch,
   isSingle,
@@ -49,7 +50,7 @@ export function Wiring({
   onRemove,
   onDuplicate,
 }: Props) {
-  const field = isSearch(facet) ? undefined : fields.find((one) => one.key === facet.field);
+  const field = isSearch(facet) || isFavourites(facet) ? undefined : fields.find((one) => one.key === facet.field);
   const label = facetLabel(facet, fields);
   const change = (patch: Partial<Facet>, topic?: string) => onEdit(changeFacet(lens, facet.key, patch), topic);
   const at = lens.facets.indexOf(facet);
@@ -93,6 +94,11 @@ export function Wiring({
         ))}
         {isSearch(facet) ? (
           <SearchWiring facet={facet} fields={fields} trial={trial} onChange={change} />
+        ) : isFavourites(facet) ? (
+          <p className="section text-ink-2">
+            Visitors mark posts on their cards. The marks are kept on their device, for all lenses of this source; this
+            switch shows only those.
+          </p>
         ) : isRange(facet) ? (
           <RangeWiring facet={facet} field={field} posts={posts} trial={trial} />
         ) : (
@@ -215,6 +221,7 @@ export function sentence(name: string, message: string): string {
 /** What stands after the = in an address. */
 function valueForm(facet: Facet): string {
   if (isSearch(facet)) return 'words';
+  if (isFavourites(facet)) return 'id,id';
   if (isRange(facet)) return 'from/to';
   if (isSwitch(facet)) return 'yes';
   return isSingle(facet) ? 'a' : 'a,b';

@@ -1,7 +1,8 @@
 import { checkLens, readLens, readSnapshot, tryLens, type Lens, type PostIndex, type Trial } from '@ivy/core';
 
 /** What the Bench asks of its worker. */
-export type ToWorker = { ask: 'load'; bytes: ArrayBuffer } | { ask: 'try'; id: number; lens: Lens; address: string };
+export type ToWorker =
+  { ask: 'load'; bytes: ArrayBuffer; source: string } | { ask: 'try'; id: number; lens: Lens; address: string };
 
 /** What the worker says. */
 export type FromWorker =
@@ -11,6 +12,7 @@ export type FromWorker =
   | { said: 'refused'; id: number; problem: string; errors: { pointer: string; message: string }[] };
 
 let index: PostIndex | null = null;
+let source = '';
 /** The lens as it was last asked for: what is worked out of it serves as long as only the address changes. */
 let last: { config: string; lens: Lens } | null = null;
 
@@ -19,6 +21,7 @@ export function answerMessage(message: ToWorker): FromWorker {
   if (message.ask === 'load') {
     try {
       last = null;
+      source = message.source;
       index = readSnapshot(new Uint8Array(message.bytes));
       return { said: 'loaded' };
     } catch {
@@ -28,7 +31,8 @@ export function answerMessage(message: ToWorker): FromWorker {
   const { id, address } = message;
   if (!index) return { said: 'not-loaded' };
   const config = JSON.stringify(message.lens);
-  if (last?.config === config) return { said: 'trial', id, trial: tryLens(index, last.lens, address, Date.now()) };
+  if (last?.config === config)
+    return { said: 'trial', id, trial: tryLens(index, last.lens, source, address, Date.now()) };
   const read = readLens(message.lens);
   const problems = read.ok ? checkLens(read.value, index.fields) : read.problems;
   if (!read.ok || problems.length > 0) {
@@ -36,7 +40,7 @@ export function answerMessage(message: ToWorker): FromWorker {
     return { said: 'refused', id, problem: 'The lens has settings that can’t work. See errors.', errors };
   }
   last = { config, lens: read.value };
-  return { said: 'trial', id, trial: tryLens(index, read.value, address, Date.now()) };
+  return { said: 'trial', id, trial: tryLens(index, read.value, source, address, Date.now()) };
 }
 
 // a test that imports this is in no worker

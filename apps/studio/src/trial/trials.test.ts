@@ -48,14 +48,22 @@ function indexReply(body: Uint8Array): Response {
 }
 
 async function loaded(): Promise<WorkerTrials> {
-  const trials = new WorkerTrials(server, 'notes/index', () => new NearWorker() as unknown as Worker);
+  const trials = new WorkerTrials(
+    server,
+    { slug: 'notes', updatedAt: '' },
+    () => new NearWorker() as unknown as Worker,
+  );
   for (let turn = 0; turn < 20; turn++) await Promise.resolve();
   return trials;
 }
 
 test('the server answers until the worker has the posts, the worker from then on', async () => {
   serve(() => indexReply(bytes()));
-  const trials = new WorkerTrials(server, 'notes/index', () => new NearWorker() as unknown as Worker);
+  const trials = new WorkerTrials(
+    server,
+    { slug: 'notes', updatedAt: '' },
+    () => new NearWorker() as unknown as Worker,
+  );
   expect(await trials.run(habitats, '', never)).toBe(fromServer);
   await loaded();
   const trial = await trials.run(habitats, 'habitat=mudflat', never);

@@ -38,15 +38,14 @@ export class WorkerTrials implements Trials {
   readonly #waiting = new Map<number, { done: (trial: Trial) => void; fail: (error: unknown) => void }>();
 
   /**
-   * @param path  of the index, among the sources
    * @param makeWorker  left to the caller, so that tests bring their own
    */
   constructor(
     private readonly instead: Trials,
-    path: string,
+    source: { slug: string; updatedAt: string },
     makeWorker: () => Worker,
   ) {
-    void this.#load(path, makeWorker);
+    void this.#load(source, makeWorker);
   }
 
   /** Whether answers come from the worker by now. */
@@ -71,16 +70,18 @@ export class WorkerTrials implements Trials {
     this.#worker = null;
   }
 
-  async #load(path: string, makeWorker: () => Worker): Promise<void> {
-    const bytes = await ask<ArrayBuffer>(`/sources/${path}`, {}, (response) => response.arrayBuffer()).catch(
-      () => null,
-    );
+  async #load(source: { slug: string; updatedAt: string }, makeWorker: () => Worker): Promise<void> {
+    const bytes = await ask<ArrayBuffer>(
+      `/sources/${source.slug}/index?of=${encodeURIComponent(source.updatedAt)}`,
+      {},
+      (response) => response.arrayBuffer(),
+    ).catch(() => null);
     if (!bytes) return;
     const worker = makeWorker();
     worker.onmessage = ({ data }: MessageEvent<FromWorker>) => this.#hear(data);
     worker.onerror = () => this.#giveUp();
     this.#worker = worker;
-    worker.postMessage({ ask: 'load', bytes } satisfies ToWorker, [bytes]);
+    worker.postMessage({ ask: 'load', bytes, source: source.slug } satisfies ToWorker, [bytes]);
   }
 
   #hear(message: FromWorker): void {
@@ -106,7 +107,7 @@ export function trialsFor(slug: string, source: { slug: string; posts: number; u
   if (source.posts > mostPostsHeld || typeof Worker === 'undefined') return server;
   return new WorkerTrials(
     server,
-    `${source.slug}/index?of=${encodeURIComponent(source.updatedAt)}`,
+    source,
     () => new Worker(new URL('./trial-worker.ts', import.meta.url), { type: 'module' }),
   );
 }

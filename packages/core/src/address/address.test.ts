@@ -189,3 +189,18 @@ test('writing keeps , / : and . readable and a space a plus', () => {
   expect(encodePart('a b,c/d:e.f&g=h')).toBe('a+b,c/d:e.f%26g%3Dh');
   expect(splitAddress('a=b+c%2Bd')).toEqual([{ name: 'a', value: 'b c+d', raw: 'a=b+c%2Bd' }]);
 });
+
+test('marked posts are kept by id; those that are gone are passed over, and there is an end to them', () => {
+  const posts = Array.from({ length: 210 }, (_, i) => ({ id: `p${i}`, values: {} }));
+  const marked = buildIndex({ fields: [], taxonomies: {}, posts });
+  const own = lensOf({ facets: [{ key: 'saved', kind: 'favourites' }] });
+  const asked = (address: string) => readAddress(address, own, marked, now);
+  expect(writeAddress(asked('saved=p9,gone&saved=p10,p9').query)).toBe('saved=p10,p9');
+  expect(asked('saved=p9,gone').notices).toEqual([
+    { code: 'unknown-post', facet: 'saved', value: 'gone', text: 'There is no post “gone” any more.' },
+  ]);
+  expect(asked('saved=gone').query.selections).toEqual({});
+  const many = asked(`saved=${posts.map((post) => post.id).join()}`);
+  expect(many.notices.map((notice) => notice.code)).toEqual(['too-many']);
+  expect(answer(marked, many.query).matched).toBe(200);
+});

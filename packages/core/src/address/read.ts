@@ -1,5 +1,5 @@
 import type { Facet, Lens, TermFacet } from '../model/lens.js';
-import { isRange, isSearch, isSingle, isSwitch } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isSingle, isSwitch } from '../model/lens.js';
 import type { Notice, Query, Selection } from '../model/query.js';
 import { zoneDays } from '../dates/zone.js';
 import { cleanSearch, readWanted } from '../search/wanted.js';
@@ -9,6 +9,8 @@ import { splitAddress, type Parameter } from './parameters.js';
 
 /** Most values one facet takes from an address. */
 export const maxValues = 50;
+/** Most marked posts an address takes. */
+export const maxPosts = 200;
 /** Most characters an address may have; beyond, a server answers 414. */
 export const maxAddress = 8192;
 /** Most characters of a search. */
@@ -20,6 +22,7 @@ export interface Vocabulary {
   termOf(field: string, slug: string): string | null;
   /** Slugs of the terms above a term, nearest first. */
   ancestorsOf(field: string, slug: string): readonly string[];
+  hasPost(id: string): boolean;
 }
 
 export interface AddressReading {
@@ -118,16 +121,27 @@ function readSelection(facet: Facet, found: string[], reading: Reading): Selecti
   if (facet.kind === 'date-range') return readDays(facet.key, found, reading.today, notices);
   if (facet.kind === 'number-range') return readNumbers(facet.key, found, notices);
   let values = [...new Set(found)];
-  if (values.length > maxValues) {
+  const most = isFavourites(facet) ? maxPosts : maxValues;
+  if (values.length > most) {
     notices.push({
       code: 'too-many',
       facet: facet.key,
-      text: `Only the first ${maxValues} choices of “${facet.key}” were taken.`,
+      text: `Only the first ${most} choices of “${facet.key}” were taken.`,
     });
-    values = values.slice(0, maxValues);
+    values = values.slice(0, most);
   }
+  if (isFavourites(facet)) return readPosts(facet.key, values, reading);
   if (isSwitch(facet)) return readSwitch(facet.key, values, notices);
   return readTerms(facet, values, reading.vocabulary, notices);
+}
+
+function readPosts(key: string, values: readonly string[], { vocabulary, notices }: Reading): Selection | undefined {
+  const ids = values.filter((value) => {
+    if (vocabulary.hasPost(value)) return true;
+    notices.push({ code: 'unknown-post', facet: key, value, text: `There is no post “${value}” any more.` });
+    return false;
+  });
+  return ids.length === 0 ? undefined : { type: 'posts', ids: ids.sort(byCodeUnits) };
 }
 
 function readSearch(key: string, found: string[], notices: Notice[]): Selection | undefined {

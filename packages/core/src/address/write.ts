@@ -25,6 +25,8 @@ function writeSelection(selection: Selection): string {
   switch (selection.type) {
     case 'terms':
       return selection.terms.map(encodePart).join(',');
+    case 'posts':
+      return selection.ids.map(encodePart).join(',');
     case 'term':
       return encodePart(selection.term);
     case 'switch':

@@ -3,6 +3,7 @@ import type { PostIndex } from '../index/post-index.js';
 import type { TermColumn } from '../index/term-column.js';
 import type { FacetAnswer, Option } from '../model/answer.js';
 import {
+  isFavourites,
   isRange,
   isSearch,
   isSwitch,
@@ -37,6 +38,10 @@ export function facetAnswer(
   if (isSearch(facet)) {
     const selected = selection?.type === 'search' ? selection.text : null;
     return { key: facet.key, kind: 'search', label, visible: facet.visible, selected };
+  }
+  if (isFavourites(facet)) {
+    const selected = selection?.type === 'posts' ? selection.ids : [];
+    return { key: facet.key, kind: 'favourites', label, visible: facet.visible, selected };
   }
   if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under);
   const { column, shown } = plan!;

@@ -3,7 +3,7 @@ import type { PostIndex } from '../index/post-index.js';
 import { PostSet } from '../index/post-set.js';
 import { postsWithin } from '../index/sorted-column.js';
 import { postsUnder } from '../index/term-column.js';
-import { isRange, isSearch, type Facet, type Lens, type SearchFacet } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, type Facet, type Lens, type SearchFacet } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import type { Selection } from '../model/query.js';
 import { search, type Search } from '../search/search.js';
@@ -15,6 +15,7 @@ export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: S
   if (isSearch(facet)) {
     return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : nothing(index);
   }
+  if (isFavourites(facet)) return postsNamed(index, selection.type === 'posts' ? selection.ids : []);
   if (isRange(facet)) {
     const { start, end } = rangeColumns(index, lens, facet);
     const [from, to] = endsOf(selection);
@@ -26,6 +27,11 @@ export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: S
   // a term that is not there at all leaves an "all" with nothing
   if (terms.length < slugsOf(selection).length) return nothing(index);
   return terms.map((term) => postsUnder(column, [term])).reduce((a, b) => a.and(b));
+}
+
+function postsNamed(index: PostIndex, ids: readonly string[]): PostSet {
+  const posts = ids.map((id) => index.numberOf(id)).filter((post) => post !== undefined);
+  return PostSet.ofList(index.size, Uint32Array.from(posts).sort());
 }
 
 function nothing(index: PostIndex): PostSet {

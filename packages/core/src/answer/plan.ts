@@ -1,7 +1,7 @@
 import type { PostIndex } from '../index/post-index.js';
 import { PostSet } from '../index/post-set.js';
 import { postsUnder } from '../index/term-column.js';
-import { isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Query } from '../model/query.js';
 import { Counted, type KeptCounts, type Scope } from './counting.js';
 import type { TermPlan } from './facet-answer.js';
@@ -37,7 +37,7 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
   const terms: Plan['terms'] = new Map();
   for (const facet of lens.facets) {
-    if (isSearch(facet) || isRange(facet)) continue;
+    if (isSearch(facet) || isRange(facet) || isFavourites(facet)) continue;
     const column = index.column(facet.field);
     const shown = isTerms(facet) ? shownTerms(facet, column) : null;
     terms.set(facet, { column, shown });

@@ -65,6 +65,10 @@ export class PostIndex implements Vocabulary {
     return this.#numbers.get(id);
   }
 
+  hasPost(id: string): boolean {
+    return this.numberOf(id) !== undefined;
+  }
+
   /** The place of each post among all ids, ascending by code units: how ties fall. */
   get idPlaces(): Uint32Array {
     return this.#once('id places', () => {

@@ -1,4 +1,4 @@
-import { isRange, isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
 import type { Field } from '../model/post.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 
@@ -47,6 +47,7 @@ function facetProblems(
       ? [{ pointer: `${pointer}/fields`, message: 'must name a field to search in' }]
       : [];
   }
+  if (isFavourites(facet)) return [];
   needsField(facet.field, `${pointer}/field`);
   const wanted = isSwitch(facet) ? ['boolean'] : facet.kind === 'date-range' ? ['date', 'datetime'] : ['number'];
   const noun = isSwitch(facet)

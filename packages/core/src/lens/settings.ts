@@ -49,6 +49,8 @@ export interface Settings {
   look: Lens['look'];
   texts: Texts;
   address: Lens['address'];
+  /** Slug of the source: what visitors mark is kept by it, for all lenses of a source. */
+  source: string;
   /** Every parameter name that is the lens's own, old names and prefix included. */
   names: string[];
   language: string;
@@ -56,7 +58,7 @@ export interface Settings {
 }
 
 /** Draws from a lens what a page may see of it. */
-export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable<string>): Settings {
+export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable<string>, source: string): Settings {
   return {
     facets: lens.facets.map((facet) => ({
       key: facet.key,
@@ -77,6 +79,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     look: lens.look,
     texts: wordsOf(lens.texts, wordSet(lens.language)),
     address: lens.address,
+    source,
     names: [...names],
     language: lens.language,
     zone: lens.zone,
@@ -99,6 +102,7 @@ function ownSettings(facet: Facet): Partial<FacetSettings> {
     case 'dropdown':
     case 'tree':
     case 'search':
+    case 'favourites':
       return {};
   }
 }

@@ -24,16 +24,19 @@ export function answerAddress(index: PostIndex, lens: Lens, address: string, now
   return answer(index, { ...query, seed: String(zoneDays(lens.zone).dayAt(now)) }, notices);
 }
 
-/** What a page needs to draw a lens over an index. */
-export function pageSettings(index: PostIndex, lens: Lens): Settings {
-  return settingsOf(lens, index.fields, parameterNames(lens).keys());
+/**
+ * What a page needs to draw a lens over an index.
+ * @param source  slug of the source
+ */
+export function pageSettings(index: PostIndex, lens: Lens, source: string): Settings {
+  return settingsOf(lens, index.fields, parameterNames(lens).keys(), source);
 }
 
 /** Tries a lens out, wherever the index is: on the server or in a worker of the Bench. */
-export function tryLens(index: PostIndex, lens: Lens, address: string, now: number): Trial {
+export function tryLens(index: PostIndex, lens: Lens, source: string, address: string, now: number): Trial {
   const { query } = readAddress(address, lens, index);
   return {
-    settings: pageSettings(index, lens),
+    settings: pageSettings(index, lens, source),
     answer: answerAddress(index, lens, address, now),
     effects: matchEffects(index, query),
   };

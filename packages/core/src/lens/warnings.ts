@@ -1,5 +1,5 @@
 import type { FieldDescription } from '../fields/describe.js';
-import { isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 
 /** Something about a facet that can't work, or that visitors will stumble over, in a sentence that says what to do. */
 export interface Warning {
@@ -27,6 +27,7 @@ function nameWarnings(lens: Lens, facet: Facet): Warning[] {
 }
 
 function fieldWarnings(facet: Facet, fields: readonly FieldDescription[]): Warning[] {
+  if (isFavourites(facet)) return [];
   const keys = isSearch(facet) ? facet.fields : [facet.field];
   const gone = keys.find((key) => !fields.some((field) => field.key === key));
   if (gone !== undefined) {
@@ -47,7 +48,7 @@ function fieldWarnings(facet: Facet, fields: readonly FieldDescription[]): Warni
   return isRange(facet) ? [] : choiceWarnings(facet, field);
 }
 
-function choiceWarnings(facet: Exclude<Facet, { kind: 'search' }>, field: FieldDescription): Warning[] {
+function choiceWarnings(facet: Exclude<Facet, { kind: 'search' | 'favourites' }>, field: FieldDescription): Warning[] {
   const left = isTerms(facet) && facet.only.length > 0 ? facet.only.length : field.distinct;
   const found: Warning[] = [];
   if (isTerms(facet) && facet.only.length > 0 && facet.only.every((slug) => facet.hide.includes(slug))) {

@@ -77,7 +77,17 @@ interface RangeAnswer<K, V> {
 export type DateFacetAnswer = RangeAnswer<'date-range', string>;
 export type NumberFacetAnswer = RangeAnswer<'number-range', number>;
 
-export type FacetAnswer = TermFacetAnswer | SwitchFacetAnswer | SearchFacetAnswer | DateFacetAnswer | NumberFacetAnswer;
+export interface FavouritesFacetAnswer {
+  key: string;
+  kind: 'favourites';
+  label: string;
+  visible: boolean;
+  /** Ids of the posts. */
+  selected: string[];
+}
+
+export type FacetAnswer =
+  TermFacetAnswer | SwitchFacetAnswer | SearchFacetAnswer | DateFacetAnswer | NumberFacetAnswer | FavouritesFacetAnswer;
 
 /** A way out of an empty answer: what lifting one facet gives. */
 export interface Way {

@@ -90,6 +90,8 @@ const facetShape = variant('kind', {
     /** How much a hit in a field weighs; 1 where nothing is said, 3 in the title. */
     weights: withDefault(table(whole(1, 20), 20), () => ({})),
   }),
+  /** Posts a visitor marked: kept on their device, by id in the address. */
+  favourites: object(common),
   'date-range': object({
     ...range,
     /** `day`: one day is picked and not two ends. */
@@ -229,7 +231,8 @@ export type FacetKind = Facet['kind'];
 export type SwitchFacet = Extract<Facet, { kind: 'switch' }>;
 export type SearchFacet = Extract<Facet, { kind: 'search' }>;
 export type RangeFacet = Extract<Facet, { kind: 'date-range' | 'number-range' }>;
-export type TermFacet = Exclude<Facet, SwitchFacet | SearchFacet | RangeFacet>;
+export type FavouritesFacet = Extract<Facet, { kind: 'favourites' }>;
+export type TermFacet = Exclude<Facet, SwitchFacet | SearchFacet | RangeFacet | FavouritesFacet>;
 export type SortOption = Lens['sort']['options'][number];
 export type CardPart = Lens['card']['parts'][number];
 
@@ -243,6 +246,7 @@ export const facetKinds: readonly FacetKind[] = [
   'search',
   'date-range',
   'number-range',
+  'favourites',
 ];
 
 /** Reads a config as it was sent: either a whole lens, or every problem in it with a pointer. */
@@ -268,12 +272,17 @@ export function isRange(facet: Facet): facet is RangeFacet {
 }
 
 export function isTerms(facet: Facet): facet is TermFacet {
-  return !isSwitch(facet) && !isSearch(facet) && !isRange(facet);
+  return !isSwitch(facet) && !isSearch(facet) && !isRange(facet) && !isFavourites(facet);
+}
+
+export function isFavourites(facet: Facet): facet is FavouritesFacet {
+  return facet.kind === 'favourites';
 }
 
 /** The fields a facet reads. */
 export function fieldsOf(facet: Facet): readonly string[] {
   if (isSearch(facet)) return facet.fields;
+  if (isFavourites(facet)) return [];
   return isRange(facet) && facet.endField !== undefined ? [facet.field, facet.endField] : [facet.field];
 }
 

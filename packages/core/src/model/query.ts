@@ -6,6 +6,8 @@ export type Selection =
   | { type: 'term'; term: string }
   | { type: 'switch'; on: boolean }
   | { type: 'search'; text: string }
+  /** Ids in ascending code units. */
+  | { type: 'posts'; ids: string[] }
   /** Calendar days `YYYY-MM-DD`, both included; null is an open end. Never both null. */
   | { type: 'days'; from: string | null; to: string | null }
   | { type: 'numbers'; from: number | null; to: number | null };
@@ -25,6 +27,7 @@ export interface Query {
 
 export const noticeCodes = [
   'unknown-term',
+  'unknown-post',
   'unknown-sort',
   'single-choice',
   'page-clamped',

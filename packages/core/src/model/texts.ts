@@ -47,6 +47,9 @@ export const englishTexts = {
   picked: '{n} chosen',
   day: 'Day',
   common: 'Common ranges',
+  onlyMarked: 'Only what I marked',
+  mark: 'Mark {title}',
+  marked: '{n} marked',
   respelled: 'Nothing for “{searched}”, showing “{value}”.',
 };
 

@@ -47,6 +47,9 @@ const german: Texts = {
   picked: '{n} gewählt',
   day: 'Tag',
   common: 'Häufige Zeiträume',
+  onlyMarked: 'Nur Gemerktes',
+  mark: '{title} merken',
+  marked: '{n} gemerkt',
   respelled: 'Nichts zu „{searched}“, gezeigt wird „{value}“.',
 };
 
@@ -92,6 +95,9 @@ const arabic: Texts = {
   picked: 'تم اختيار {n}',
   day: 'اليوم',
   common: 'فترات شائعة',
+  onlyMarked: 'ما حفظته فقط',
+  mark: 'حفظ {title}',
+  marked: 'المحفوظ: {n}',
   respelled: 'لا شيء عن «{searched}»، المعروض «{value}».',
 };
 
@@ -137,6 +143,9 @@ const japanese: Texts = {
   picked: '{n}件選択中',
   day: '日付',
   common: 'よく使う期間',
+  onlyMarked: '印を付けたものだけ',
+  mark: '「{title}」に印を付ける',
+  marked: '印を付けたもの {n}件',
   respelled: '「{searched}」に当てはまるものがないため、「{value}」を表示しています。',
 };
 

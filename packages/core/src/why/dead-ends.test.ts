@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { asked } from '../../test/arbitrary.js';
 import { expectedAnswer, has, termsOf } from '../../test/reference.js';
 import { buildIndex } from '../index/post-index.js';
-import { isRange, isSearch, isSingle, isTerms, type Facet } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isSingle, isTerms, type Facet } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { deadEnds } from './dead-ends.js';
 
@@ -19,7 +19,7 @@ test('dead ends are the pairs of choices that each have posts and together have 
         return facet.only.length === 0 || facet.only.includes(slug);
       };
       const choices = lens.facets.flatMap((facet) =>
-        isSearch(facet) || isRange(facet)
+        isSearch(facet) || isRange(facet) || isFavourites(facet)
           ? []
           : termsOf(collection, facet.field)
               .filter((term) => shown(facet, term.slug) && ask({ [facet.key]: selectionOf(facet, [term.slug]) }) > 0)

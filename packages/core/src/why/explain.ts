@@ -6,7 +6,15 @@ import { hasBit } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import { valueOfPost } from '../index/sorted-column.js';
 import { termsOfPost, type TermColumn } from '../index/term-column.js';
-import { isRange, isSearch, type Facet, type Lens, type RangeFacet, type SearchFacet } from '../model/lens.js';
+import {
+  isFavourites,
+  isRange,
+  isSearch,
+  type Facet,
+  type Lens,
+  type RangeFacet,
+  type SearchFacet,
+} from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { editDistance } from '../search/respell.js';
 import { fieldEnd } from '../search/text-index.js';
@@ -53,6 +61,11 @@ export function explain(index: PostIndex, query: Query, post: number): Explanati
 export function reasonOf(index: PostIndex, lens: Lens, facet: Facet, selection: Selection, post: number): FacetReason {
   const passes = hasBit(passing(index, lens, facet, selection).bits, post);
   if (isSearch(facet)) return searchReason(index, facet, selection, post, passes);
+  if (isFavourites(facet)) {
+    const miss: Miss = { by: null, unit: 'steps', nearest: null };
+    const { key } = facet;
+    return passes ? { key, passes, reason: 'It is marked.' } : { key, passes, reason: 'It is not marked.', miss };
+  }
   if (isRange(facet)) return rangeReason(index, lens, facet, selection, post, passes);
   return termReason(index.column(facet.field), facet, selection, post, passes);
 }

@@ -5,7 +5,7 @@ import { textIndexOf } from '../answer/passing.js';
 import { PostSet } from '../index/post-set.js';
 import type { PostIndex } from '../index/post-index.js';
 import { postsUnder } from '../index/term-column.js';
-import { isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 
 /** One setting of one facet, as it might be. */
@@ -48,12 +48,13 @@ function changedFacet(facet: Facet, change: SettingChange): Facet {
     return isTerms(facet) ? { ...facet, match: change.match } : facet;
   }
   if ('hide' in change) return isTerms(facet) ? { ...facet, hide: [...facet.hide, change.hide] } : facet;
+  if (isFavourites(facet)) return facet;
   return isSearch(facet) ? { ...facet, fields: [change.field] } : { ...facet, field: change.field };
 }
 
 /** A choice in the terms of another field: those it does not have are dropped, and nothing is left of none. */
 function carriedOver(index: PostIndex, facet: Facet, selection: Selection): Selection | null {
-  if (isSearch(facet) || isRange(facet) || selection.type !== 'terms') return selection;
+  if (isSearch(facet) || isRange(facet) || isFavourites(facet) || selection.type !== 'terms') return selection;
   const terms = selection.terms.filter((slug) => index.termOf(facet.field, slug) !== null);
   return terms.length === 0 ? null : { ...selection, terms };
 }
@@ -61,6 +62,7 @@ function carriedOver(index: PostIndex, facet: Facet, selection: Selection): Sele
 function offered(index: PostIndex, lens: Lens, facet: Facet): Pick<Preview, 'reached' | 'choices'> {
   const { scope, terms } = planOf(index, lens);
   const count = (posts: PostSet) => scope.set.and(posts).count;
+  if (isFavourites(facet)) return { reached: scope.set.count, choices: null };
   if (isSearch(facet)) {
     const { lengths } = textIndexOf(index, facet);
     const worded = Uint32Array.from({ length: index.size }, (_, p) => p).filter((p) => lengths[p]! > 0);

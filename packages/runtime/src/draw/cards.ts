@@ -1,20 +1,23 @@
-import type { CardPart, Item, ItemValue, Settings, TermValue } from '@ivy/core';
+import { fill, type CardPart, type Item, type ItemValue, type Settings, type TermValue } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { ifDefined } from 'lit/directives/if-defined.js';
 import { repeat } from 'lit/directives/repeat.js';
+import type { Listing } from '../listing/listing.js';
 
-export function drawCards(items: readonly Item[], settings: Settings): TemplateResult {
+export function drawCards(listing: Listing): TemplateResult {
+  const settings = listing.settings!;
+  const canMark = settings.facets.some((facet) => facet.kind === 'favourites');
   return html`<ul class="ivy-cards">
     ${repeat(
-      items,
+      listing.answer!.items,
       (item) => item.id,
-      (item, i) => drawCard(item, settings, i < settings.look.columns * 2),
+      (item, i) => drawCard(item, settings, i < settings.look.columns * 2, canMark ? drawMark(listing, item) : nothing),
     )}
   </ul>`;
 }
 
 /** @param soon  whether the card is likely on the first screen, so that its picture should not wait */
-function drawCard(item: Item, settings: Settings, soon: boolean): TemplateResult {
+function drawCard(item: Item, settings: Settings, soon: boolean, mark: unknown): TemplateResult {
   const parts = settings.card.filter((part) => item.fields[part.field] !== undefined);
   const pictures = parts.filter((part) => part.show === 'picture');
   const others = parts.filter((part) => part.show !== 'picture');
@@ -25,7 +28,23 @@ function drawCard(item: Item, settings: Settings, soon: boolean): TemplateResult
       ${hasTitle ? nothing : drawTitle(item)}
       ${group(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item, row[0]!.field) : drawRow(row, item, settings)))}
     </div>
+    ${mark}
   </li>`;
+}
+
+/** A ribbon that marks a post, so that one finds it again. */
+function drawMark(listing: Listing, item: Item): TemplateResult {
+  const on = listing.marks.has(item.id);
+  const label = fill(listing.settings!.texts.mark, { title: item.title });
+  return html`<button
+    type="button"
+    class="ivy-ribbon"
+    aria-pressed=${on}
+    aria-label=${label}
+    @click=${() => listing.mark(item.id)}
+  >
+    <span aria-hidden="true"></span>
+  </button>`;
 }
 
 /** Neighbours of a kind that is short share a row: dates, numbers and yes-no marks; terms. */

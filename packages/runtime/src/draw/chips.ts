@@ -3,6 +3,7 @@ import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
 import { choose } from '../listing/choices.js';
 import { switchLabel } from './kinds/switch.js';
+import { figure } from './option-parts.js';
 import { rangeText } from './range.js';
 import type { Listing } from '../listing/listing.js';
 
@@ -14,7 +15,11 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
   const chips = answer.facets
     .filter((facet) => facet.visible)
     .flatMap((facet) =>
-      (choices.facets[facet.key] ?? []).map((value) => ({ facet, value, label: labelOf(listing, facet, value) })),
+      valuesOf(facet, choices.facets[facet.key] ?? []).map((value) => ({
+        facet,
+        value,
+        label: labelOf(listing, facet, value),
+      })),
     );
   if (chips.length === 0) return nothing;
   const clear = () => {
@@ -28,7 +33,8 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
       chips,
       ({ facet, value }) => `${facet.key} ${value}`,
       ({ facet, value, label }) => {
-        const rest = (choices.facets[facet.key] ?? []).filter((other) => other !== value);
+        const rest =
+          facet.kind === 'favourites' ? [] : (choices.facets[facet.key] ?? []).filter((other) => other !== value);
         const remove = () => void listing.choose(choose(choices, facet.key, rest));
         return html`<li>
           <button
@@ -49,10 +55,16 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
   </ul>`;
 }
 
+/** What is marked is one choice, however many posts it is. */
+function valuesOf(facet: FacetAnswer, values: readonly string[]): readonly string[] {
+  return facet.kind === 'favourites' && values.length > 0 ? [String(values.length)] : values;
+}
+
 function labelOf(listing: Listing, facet: FacetAnswer, value: string): string {
   const settings = listing.settings!;
   const own = settings.facets.find((one) => one.key === facet.key);
   if (facet.kind === 'search') return `“${value}”`;
+  if (facet.kind === 'favourites') return fill(settings.texts.marked, { n: figure(listing, Number(value)) });
   if (facet.kind === 'date-range' || facet.kind === 'number-range') return rangeText(facet.kind, value, settings, own);
   const label = facet.options.find((option) => option.value === value)?.label ?? value;
   if (facet.kind !== 'switch') return label;

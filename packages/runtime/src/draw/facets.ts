@@ -3,6 +3,7 @@ import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
 import { choose } from '../listing/choices.js';
 import type { Listing } from '../listing/listing.js';
+import { drawFavourites } from './kinds/favourites.js';
 import { drawRange } from './range.js';
 import { drawSearch } from './search.js';
 import { showText } from './show-text.js';
@@ -71,6 +72,7 @@ function drawClear(listing: Listing, settings: FacetSettings): TemplateResult | 
 function drawControl(listing: Listing, facet: FacetAnswer, settings: FacetSettings): TemplateResult {
   if (facet.kind === 'search') return drawSearch(listing, facet, settings);
   if (facet.kind === 'date-range' || facet.kind === 'number-range') return drawRange(listing, facet, settings);
+  if (facet.kind === 'favourites') return drawFavourites(listing, facet);
   return drawTerms(listing, facet, settings);
 }
 

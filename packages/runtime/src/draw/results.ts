@@ -10,7 +10,7 @@ export function drawResults(listing: Listing): TemplateResult {
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
     ${status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(listing)}
-    ${answer.matched === 0 ? drawEmpty(listing) : drawCards(answer.items, settings)}
+    ${answer.matched === 0 ? drawEmpty(listing) : drawCards(listing)}
   </div>`;
 }
 

@@ -1,9 +1,34 @@
 /*
- * What a visitor's device keeps of how they like a listing: which groups are folded. Where nothing may be kept, all
+ * What a visitor's device keeps: which groups are folded, and which posts are marked. Where nothing may be kept, all
  * works as at the first visit.
  */
 
 const nameOf = (listing: string) => `ivy-lens:${listing}`;
+
+const marksOf = (source: string) => `ivy-lens-marked:${source}`;
+
+/** Ids of the posts of a source that were marked. */
+export function readMarks(source: string): Set<string> {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(marksOf(source)) ?? '[]');
+    return new Set(Array.isArray(kept) ? kept.filter((id): id is string => typeof id === 'string') : []);
+  } catch {
+    return new Set();
+  }
+}
+
+export function keepMarks(source: string, marks: ReadonlySet<string>): void {
+  try {
+    localStorage.setItem(marksOf(source), JSON.stringify([...marks]));
+  } catch {
+    // a full or forbidden store only forgets
+  }
+}
+
+/** Whether a change of the device's store, made in another tab, is about a source's marks. */
+export function isMarksChange(event: StorageEvent, source: string): boolean {
+  return event.key === marksOf(source);
+}
 
 /** Reads what is kept: whether a facet is folded, by its key. */
 export function readFolds(listing: string): Map<string, boolean> {

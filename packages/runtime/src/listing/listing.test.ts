@@ -135,3 +135,44 @@ test('going back draws the answer of before at once, and asks whether it still h
   for (const one of asked.slice(2)) await one.reply();
   expect(listing.waiting).toBe(false);
 });
+
+describe('with a button', () => {
+  beforeEach(() => ((settings.address as { apply: string }).apply = 'button'));
+  afterEach(() => ((settings.address as { apply: string }).apply = 'change'));
+
+  test('a choice is counted at once and done when the button is pressed', async () => {
+    const listing = await loaded();
+    void listing.pick(choose(listing.choices, 'kind', ['survey']));
+    await asked.at(-1)!.reply();
+    expect([listing.answer!.matched, listing.drawn!.matched, listing.waits]).toEqual([9, 1, true]);
+    expect(location.search).toBe('');
+    void listing.apply();
+    // its answer is known already: the page need not wait for the server
+    expect([listing.answer!.matched, listing.waits]).toEqual([1, false]);
+    expect(location.search).toBe('?kind=survey');
+  });
+
+  test('an overtaken choice is let go, and one that fails is said', async () => {
+    const listing = await loaded();
+    void listing.pick(choose(listing.choices, 'kind', ['survey']));
+    void listing.pick(choose(listing.choices, 'kind', ['notice']));
+    expect(asked.at(-2)!.signal.aborted).toBe(true);
+    await asked.at(-1)!.reply(500);
+    expect(listing.status).toBe('failed');
+  });
+});
+
+test('what is marked stays marked, and a listing of marked posts follows', async () => {
+  localStorage.clear();
+  const own = { ...settings, source: 'orrin', facets: [{ key: 'saved', kind: 'favourites' }], names: ['saved'] };
+  const listing = await loaded();
+  listing.settings = own as unknown as Settings;
+  listing.mark('n-1');
+  listing.mark('n-2');
+  listing.mark('n-1');
+  expect([...listing.marks]).toEqual(['n-2']);
+  expect(localStorage.getItem('ivy-lens-marked:orrin')).toBe('["n-2"]');
+  listing.choices = { ...listing.choices, facets: { saved: ['n-2'] } };
+  listing.mark('n-3');
+  expect(location.search).toBe('?saved=n-2,n-3');
+});

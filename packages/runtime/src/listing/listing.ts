@@ -1,7 +1,7 @@
 import type { Answer, Settings } from '@ivy/core';
 import { HttpAsker, type Asker, type Reply } from './asker.js';
 import { choicesOf, withForeign, writeChoices, type Choices } from './choices.js';
-import { keepFolds, readFolds } from './kept.js';
+import { isMarksChange, keepFolds, keepMarks, readFolds, readMarks } from './kept.js';
 import { PreviewAsker, tellWent, type PageState } from './preview.js';
 
 export type Status = 'loading' | 'ready' | 'failed';
@@ -31,6 +31,8 @@ export class Listing {
   readonly finds = new Map<string, string>();
   /** Lists of several that are open, and the option the keyboard is on. */
   readonly combos = new Map<string, number>();
+  /** Ids of the posts a visitor marked: the same for all lenses of a source. */
+  marks = new Set<string>();
   /** Ends of a range while a thumb is being moved. */
   readonly sliding = new Map<string, string>();
   /** What stands in search boxes while they are typed in. */
@@ -55,6 +57,11 @@ export class Listing {
     preview: boolean,
   ) {
     this.#preview = preview;
+    addEventListener('storage', (event) => {
+      if (!this.settings || !isMarksChange(event, this.settings.source)) return;
+      this.marks = readMarks(this.settings.source);
+      this.redraw();
+    });
     this.folds = preview ? new Map<string, boolean>() : readFolds(name);
     if (preview) {
       this.#asker = new PreviewAsker(
@@ -110,6 +117,7 @@ export class Listing {
       // pressed, the button finds its answer here at once
       this.#remember(address, reply);
       this.pending = reply.answer;
+      this.status = 'ready';
       this.redraw();
     } catch (error) {
       if (running.signal.aborted || (error as Error).name === 'AbortError') return;
@@ -131,6 +139,18 @@ export class Listing {
   /** What facets are drawn by: the answer to what is chosen, applied or not. */
   get drawn(): Answer | undefined {
     return this.pending ?? this.answer;
+  }
+
+  /** Marks a post, or takes the mark away. Where only marked posts are shown, the listing follows. */
+  mark(id: string): void {
+    if (!this.settings) return;
+    this.marks = new Set(this.marks);
+    if (!this.marks.delete(id)) this.marks.add(id);
+    keepMarks(this.settings.source, this.marks);
+    const facet = this.settings.facets.find((one) => one.kind === 'favourites');
+    if (facet && this.choices.facets[facet.key]?.length) {
+      void this.choose({ ...this.choices, page: 1, facets: { ...this.choices.facets, [facet.key]: [...this.marks] } });
+    } else this.redraw();
   }
 
   isFolded(key: string): boolean {
@@ -228,6 +248,7 @@ export class Listing {
 
   #take({ settings, answer }: Reply): void {
     this.pending = undefined;
+    if (this.settings?.source !== settings.source) this.marks = readMarks(settings.source);
     this.settings = settings;
     this.answer = answer;
     this.choices = choicesOf(answer, settings);
