@@ -45,7 +45,17 @@ const views: View[] = [
   {
     name: 'bench-range',
     path: '/lenses/field-notes?observed=2026-03/2026-05&q=tern',
-    prepare: () => cardsInFrame('Bounds'),
+    prepare: () => wiringOf('observed', 'Bounds'),
+  },
+  {
+    name: 'bench-numbers',
+    path: '/lenses/field-notes?minutes=3/8&kind=survey',
+    prepare: () => wiringOf('minutes', 'Bounds'),
+  },
+  {
+    name: 'bench-search',
+    path: '/lenses/field-notes?q=tern',
+    prepare: () => wiringOf('q', 'Looks in'),
   },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {
@@ -61,6 +71,25 @@ const views: View[] = [
     prepare: () => browser.find('.ivy-way'),
   },
   {
+    name: 'demo-site-tablet',
+    path: '/?place=cobb-lane&kind=survey',
+    size: [834, 1112],
+    onSite: true,
+    prepare: () => browser.find('.ivy-card'),
+  },
+  {
+    name: 'demo-site-sheet',
+    path: '/?habitat=mudflat',
+    size: [390, 844],
+    onSite: true,
+    prepare: async () => {
+      await browser.press('.ivy-filters');
+      await browser.find('dialog[open]');
+      // the heading takes the focus, so that no ring is in the picture
+      await browser.run('document.activeElement.blur()');
+    },
+  },
+  {
     name: 'demo-site-phone',
     path: '/?habitat=mudflat',
     size: [390, 844],
@@ -69,13 +98,16 @@ const views: View[] = [
   },
 ];
 
-async function cardsInFrame(wiring = 'Terms'): Promise<void> {
+async function cardsInFrame(): Promise<void> {
   await browser.inFrame(() => browser.find('.ivy-card'));
-  if (wiring === 'Terms') await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
-  else {
-    await browser.press('[data-row=observed]');
-    await browser.untilText('[aria-label=Wiring]', wiring);
-  }
+  await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
+}
+
+/** Takes a facet in hand, and waits for words of its wiring. */
+async function wiringOf(key: string, words: string): Promise<void> {
+  await browser.inFrame(() => browser.find('.ivy-card'));
+  await browser.press(`[data-row=${key}]`);
+  await browser.untilText('[aria-label=Wiring]', words);
 }
 
 async function changeSomething(): Promise<void> {

@@ -171,7 +171,7 @@ const sheet = `@layer ivy {
 :where(.ivy-title a)::after{content:"";position:absolute;inset:0}
 :where(.ivy-facts){margin:0;display:flex;flex-wrap:wrap;font-size:.9em;color:var(--ivy-ink-2);overflow:hidden}
 :where(.ivy-facts span){position:relative;margin-inline-start:-18px;padding-inline-start:18px;margin-inline-end:18px}
-:where(.ivy-facts span)::before{content:"•";position:absolute;inset-inline-start:5px}
+:where(.ivy-facts span)::before{content:"•";position:absolute;inset-inline-start:7px}
 :where(.ivy-summary){margin:0;color:var(--ivy-ink-2);font-size:.95em}
 :where(.ivy-terms){display:flex;flex-wrap:wrap;gap:6px;margin-top:4px}
 :where(.ivy-terms li){padding:1px 8px;border:1px solid var(--ivy-rule);border-radius:5px;background:var(--ivy-soft);font-size:.85em;color:var(--ivy-ink-2)}

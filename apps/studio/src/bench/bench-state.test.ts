@@ -153,3 +153,18 @@ test('an old address name can be let go', () => {
   expect(renamed.facets[1]!.aliases).toEqual(['kind', 'b']);
   expect(dropAlias(renamed, 'c', 'b').facets[1]!.aliases).toEqual(['kind']);
 });
+
+test('no difference visitors could notice goes unsaid', () => {
+  const titles = (after: Lens) => changesBetween(lens, after).map((change) => change.title);
+  const withKind = (change: object) => changeFacet(lens, 'kind', change);
+  expect(titles(withKind({ hue: 12 }))).toEqual([]);
+  expect(titles(withKind({ folded: true }))).toEqual(['KIND is folded at first']);
+  expect(titles(withKind({ dependsOn: 'habitat' }))).toEqual(['KIND is there at another time']);
+  expect(titles(withKind({ labels: { a: 'A' } }))).toEqual(['KIND words some choices differently']);
+  expect(titles(withKind({ only: ['a'] }))).toEqual(['KIND is set another way']);
+  expect(titles({ ...lens, address: { ...lens.address, apply: 'button' }, language: 'ar' })).toEqual([
+    'Choices take effect another way',
+    'The listing speaks another language',
+  ]);
+  expect(titles({ ...lens, address: { ...lens.address, prefix: 'n-' } })).toEqual(['Settings of the page changed']);
+});

@@ -40,7 +40,11 @@ export function changesBetween(before: Lens, after: Lens): Change[] {
       continue;
     }
     met.add(was.key);
-    changes.push(...facetChanges(was, facet));
+    const told = [...facetChanges(was, facet), ...ownChanges(was, facet)];
+    // nothing that differs may go unsaid, though most has a sentence of its own
+    if (told.length === 0 && differs(was, facet))
+      told.push({ facet: facet.key, title: `${nameOf(facet)} is set another way` });
+    changes.push(...told);
   }
   for (const facet of before.facets) {
     if (!met.has(facet.key))
@@ -100,6 +104,49 @@ function facetChanges(was: Facet, is: Facet): Change[] {
   return changes;
 }
 
+/** Whether visitors or addresses could tell two facets apart: a colour on the Bench is not theirs to see. */
+function differs(was: Facet, is: Facet): boolean {
+  const bare = ({ hue: _hue, ...facet }: Facet) => JSON.stringify(Object.entries(facet).sort());
+  return bare(was) !== bare(is);
+}
+
+/** What only some kinds have: how it lies, waits and is worded. */
+function ownChanges(was: Facet, is: Facet): Change[] {
+  const name = nameOf(is);
+  const changes: Change[] = [];
+  const tell = (title: string, before: string, after: string) => {
+    if (before !== after) changes.push({ facet: is.key, title, before, after });
+  };
+  const of = (facet: Facet, setting: string): unknown => (facet as Record<string, unknown>)[setting];
+  const both = (setting: string) => of(was, setting) !== undefined && of(is, setting) !== undefined;
+  const waits = (facet: Facet) => (facet.dependsOn === '' ? 'always there' : `after ${facet.dependsOn}`);
+  tell(is.folded ? `${name} is folded at first` : `${name} is open at first`, foldWord(was), foldWord(is));
+  tell(`${name} is there at another time`, waits(was), waits(is));
+  if (both('single'))
+    tell(`${name} takes another number of choices`, howMany(of(was, 'single')), howMany(of(is, 'single')));
+  if (both('as')) tell(`${name} is drawn another way`, String(of(was, 'as')), String(of(is, 'as')));
+  if (both('pick')) tell(`${name} is picked another way`, String(of(was, 'pick')), String(of(is, 'pick')));
+  if (both('unit'))
+    tell(`${name} has another unit`, String(of(was, 'unit')) || 'none', String(of(is, 'unit')) || 'none');
+  if (was.kind === 'tree' && is.kind === 'tree')
+    tell(`${name} shows other levels`, String(was.levels ?? 'all'), String(is.levels ?? 'all'));
+  if (both('labels') && JSON.stringify(of(was, 'labels')) !== JSON.stringify(of(is, 'labels')))
+    changes.push({ facet: is.key, title: `${name} words some choices differently` });
+  if (was.kind === 'date-range' && is.kind === 'date-range') {
+    const ranges = (facet: typeof was) => facet.presets.map((preset) => preset.label).join(', ') || 'none';
+    tell(`${name} offers other ranges`, ranges(was), ranges(is));
+  }
+  return changes;
+}
+
+function foldWord(facet: Facet): string {
+  return facet.folded ? 'folded' : 'open';
+}
+
+function howMany(single: unknown): string {
+  return single === true ? 'one' : 'several';
+}
+
 type Counting = Pick<TermFacet, 'key' | 'counts' | 'zero'>;
 
 function countChanges(name: string, was: Counting, is: Counting): Change[] {
@@ -139,7 +186,18 @@ function listingChanges(before: Lens, after: Lens): Change[] {
   if (differ((lens) => lens.look)) changes.push({ facet: null, title: 'The listing is laid out another way' });
   if (differ((lens) => lens.texts)) changes.push({ facet: null, title: 'Some words read differently' });
   if (differ((lens) => lens.scope)) changes.push({ facet: null, title: 'Other posts are in the listing' });
-  if (differ((lens) => [lens.address, lens.language, lens.zone, lens.origins]))
+  if (before.address.apply !== after.address.apply) {
+    const words = (lens: Lens) => (lens.address.apply === 'button' ? 'on a button' : 'at once');
+    changes.push({ facet: null, title: 'Choices take effect another way', before: words(before), after: words(after) });
+  }
+  if (before.language !== after.language)
+    changes.push({
+      facet: null,
+      title: 'The listing speaks another language',
+      before: before.language,
+      after: after.language,
+    });
+  if (differ(({ address: { apply: _apply, ...address }, zone, origins }) => [address, zone, origins]))
     changes.push({ facet: null, title: 'Settings of the page changed' });
   return changes;
 }
