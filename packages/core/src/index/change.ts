@@ -36,17 +36,20 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
 
   // all posts in some order first, then in the order the new index numbers them by
-  const loose = Int32Array.from({ length: kept.length + added.size }, (_, i) =>
-    i < kept.length ? kept[i]! : kept.length - 1 - i,
-  );
+  const loose = new Int32Array(kept.length + added.size);
+  loose.set(kept);
+  for (let post = 0; post < added.size; post++) loose[kept.length + post] = ~post;
   const byId = mergeIds(old, added, kept);
   const published = fieldWithRole(fields, 'published');
   const valuesOf = (key: string, picks: Picks) =>
     pickValues(before.get(key)!, added.values.get(key)!, picks, termsOf(key)?.terms.length ?? 0);
   const order = published ? newestFirst(published, valuesOf(published.key, loose), termsOf(published.key), byId) : byId;
-  const picks = Int32Array.from(order, (at) => loose[at]!);
+  const picks = new Int32Array(order.length);
   const numberOf = new Uint32Array(order.length);
-  order.forEach((at, p) => (numberOf[at] = p));
+  for (let p = 0; p < order.length; p++) {
+    picks[p] = loose[order[p]!]!;
+    numberOf[order[p]!] = p;
+  }
   const store: PostStore = {
     size: order.length,
     ids: pickTexts(old.store.ids, added.ids, picks),
@@ -65,7 +68,10 @@ function keptPosts(old: PostIndex, gone: ReadonlySet<string>): Uint32Array {
     const post = old.numberOf(id);
     if (post !== undefined) removed[post] = 1;
   }
-  return Uint32Array.from({ length: old.size }, (_, p) => p).filter((p) => !removed[p]);
+  const kept = new Uint32Array(old.size);
+  let count = 0;
+  for (let p = 0; p < old.size; p++) if (!removed[p]) kept[count++] = p;
+  return kept.subarray(0, count);
 }
 
 /** Old values of a field, in the terms of the new index; none where the field is new or of another type. */
@@ -91,8 +97,10 @@ function sameSlugs(a: readonly Term[], b: readonly Term[]): boolean {
  */
 function mergeIds(old: PostIndex, added: PostStore, kept: Uint32Array): Uint32Array {
   const placeOf = new Int32Array(old.size).fill(-1);
-  kept.forEach((post, i) => (placeOf[post] = i));
-  const many = old.store.byId.filter((post) => placeOf[post]! >= 0);
+  for (let i = 0; i < kept.length; i++) placeOf[kept[i]!] = i;
+  const many = new Uint32Array(kept.length);
+  let count = 0;
+  for (const post of old.store.byId) if (placeOf[post]! >= 0) many[count++] = post;
   const merged = new Uint32Array(kept.length + added.size);
   let [at, from] = [0, 0];
   for (const post of added.byId) {
@@ -148,19 +156,26 @@ function pickTokens(
 ): TextIndex {
   const starts = new Uint32Array(picks.length + 1);
   let next = 0;
-  const rows = Array.from(picks, (pick) => (pick >= 0 ? pick : next++));
-  const from = (p: number) => (picks[p]! >= 0 ? old : added);
+  // added posts were cut in the order they now stand in
+  const rows = new Uint32Array(picks.length);
   for (let p = 0; p < picks.length; p++) {
-    const { tokenStarts } = from(p);
-    starts[p + 1] = starts[p]! + tokenStarts[rows[p]! + 1]! - tokenStarts[rows[p]!]!;
+    const { tokenStarts } = picks[p]! >= 0 ? old : added;
+    const row = picks[p]! >= 0 ? picks[p]! : next++;
+    rows[p] = row;
+    starts[p + 1] = starts[p]! + tokenStarts[row + 1]! - tokenStarts[row]!;
   }
   const tokens = new Uint32Array(starts[picks.length]!);
   for (let p = 0; p < picks.length; p++) {
-    const { tokenStarts, tokens: own } = from(p);
-    let at = tokenStarts[rows[p]!]!;
-    for (let i = starts[p]!; i < starts[p + 1]!; i++) {
-      const word = own[at++]!;
-      tokens[i] = picks[p]! >= 0 || word === fieldEnd ? word : numberOf[word]!;
+    const row = rows[p]!;
+    if (picks[p]! >= 0) {
+      let at = old.tokenStarts[row]!;
+      for (let i = starts[p]!; i < starts[p + 1]!; i++) tokens[i] = old.tokens[at++]!;
+    } else {
+      let at = added.tokenStarts[row]!;
+      for (let i = starts[p]!; i < starts[p + 1]!; i++) {
+        const word = added.tokens[at++]!;
+        tokens[i] = word === fieldEnd ? word : numberOf[word]!;
+      }
     }
   }
   return indexTokens(words, starts, tokens, old.fieldWeights);

@@ -33,7 +33,6 @@ export class PostIndex implements Vocabulary {
   readonly #columns = new Map<string, TermColumn>();
   readonly #texts = new Map<string, KeptText>();
   readonly #made = new Map<string, unknown>();
-  #numbers: Map<string, number> | undefined;
 
   /** @param texts  word indexes that are ready */
   constructor(
@@ -59,10 +58,17 @@ export class PostIndex implements Vocabulary {
     return textAt(this.store.ids, post);
   }
 
-  /** The number of the post with an id. */
+  /** The number of the post with an id: found by halving, as ids are kept in order. */
   numberOf(id: string): number | undefined {
-    this.#numbers ??= new Map(Array.from({ length: this.size }, (_, p) => [this.idOf(p), p]));
-    return this.#numbers.get(id);
+    const { byId } = this.store;
+    let [low, high] = [0, byId.length];
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (this.idOf(byId[middle]!) < id) low = middle + 1;
+      else high = middle;
+    }
+    const post = byId[low];
+    return post !== undefined && this.idOf(post) === id ? post : undefined;
   }
 
   hasPost(id: string): boolean {
@@ -221,7 +227,11 @@ export class PostIndex implements Vocabulary {
 
   /** All post numbers, ascending. */
   get #numbered(): Uint32Array {
-    return this.#once('numbered', () => Uint32Array.from({ length: this.size }, (_, p) => p));
+    return this.#once('numbered', () => {
+      const all = new Uint32Array(this.size);
+      for (let p = 0; p < all.length; p++) all[p] = p;
+      return all;
+    });
   }
 
   #field(key: string): Field {

@@ -123,14 +123,15 @@ function columnOf(terms: TermList, rows: Rows, size: number): TermColumn {
     else listed += sizes[t]!;
   }
   const isSet = Uint8Array.from(sets, (set) => (set ? 1 : 0));
-  const put = (post: number, t: number) => {
-    if (isSet[t]) bits[next[t]! + (post >>> 5)]! |= 1 << (post & 31);
-    else lists[next[t]!++] = post;
-  };
-  if (rows.form === 'one') {
-    for (let p = 0; p < size; p++) if (rows.values[p] !== rows.none) put(p, rows.values[p]!);
-  } else {
-    for (let p = 0; p < size; p++) for (let i = rows.starts[p]!; i < rows.starts[p + 1]!; i++) put(p, rows.values[i]!);
+  const { values } = rows;
+  for (let p = 0; p < size; p++) {
+    const [start, end] = rows.form === 'one' ? [p, p + 1] : [rows.starts[p]!, rows.starts[p + 1]!];
+    for (let i = start; i < end; i++) {
+      const t = values[i]!;
+      if (t >= count) continue;
+      if (isSet[t]) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
+      else lists[next[t]!++] = p;
+    }
   }
   const { terms: list, numbers, parents } = terms;
   return { size, terms: list, numbers, parents, rows, sizes, postings, sets };

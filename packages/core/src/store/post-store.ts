@@ -48,7 +48,8 @@ export function newestFirst(published: Field, values: Values, terms: TermList | 
 }
 
 function sortIds(posts: readonly Post[]): Uint32Array {
-  const order = Uint32Array.from(posts, (_, p) => p);
+  const order = new Uint32Array(posts.length);
+  for (let p = 0; p < order.length; p++) order[p] = p;
   // ids often come in order: to look is a walk, to sort is many
   let sorted = true;
   for (let p = 1; p < posts.length && sorted; p++) sorted = posts[p - 1]!.id < posts[p]!.id;

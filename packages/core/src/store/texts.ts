@@ -49,21 +49,23 @@ export function textAt({ starts, bytes }: Texts, i: number): string {
 export function pickTexts(old: Texts, added: Texts, picks: Picks): Texts {
   const starts = new Uint32Array(picks.length + 1);
   for (let p = 0; p < picks.length; p++) {
-    const { texts, at } = placeOf(old, added, picks[p]!);
-    starts[p + 1] = starts[p]! + texts.starts[at + 1]! - texts.starts[at]!;
+    const pick = picks[p]!;
+    const length = pick >= 0 ? old.starts[pick + 1]! - old.starts[pick]! : lengthOf(added, fresh(pick));
+    starts[p + 1] = starts[p]! + length;
   }
   const bytes = new Uint8Array(starts[picks.length]!);
   for (let p = 0; p < picks.length;) {
     const pick = picks[p]!;
-    const { texts, at } = placeOf(old, added, pick);
     let end = p + 1;
     if (pick >= 0) while (end < picks.length && picks[end] === pick + end - p) end++;
-    bytes.set(texts.bytes.subarray(texts.starts[at], texts.starts[at + end - p]), starts[p]);
+    const from = pick >= 0 ? old : added;
+    const at = pick >= 0 ? pick : fresh(pick);
+    bytes.set(from.bytes.subarray(from.starts[at], from.starts[at + end - p]), starts[p]);
     p = end;
   }
   return { starts, bytes };
 }
 
-function placeOf(old: Texts, added: Texts, pick: number): { texts: Texts; at: number } {
-  return pick >= 0 ? { texts: old, at: pick } : { texts: added, at: fresh(pick) };
+function lengthOf({ starts }: Texts, i: number): number {
+  return starts[i + 1]! - starts[i]!;
 }
