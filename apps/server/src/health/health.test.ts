@@ -35,6 +35,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/schemas/lens.json',
     '/api/v1/sources',
     '/api/v1/sources/{slug}',
+    '/api/v1/sources/{slug}/index',
     '/api/v1/sources/{slug}/terms/{field}',
   ]);
 });
