@@ -19,55 +19,31 @@ export function ResultsWiring({ lens, onEdit }: Props) {
         </h2>
       </header>
       <div className="min-h-0 flex-1 overflow-y-auto">
-        <section className="section">
-          <h3 className="eyebrow mb-2">Cards in a row</h3>
-          <div className="grid grid-cols-6 gap-1.5" role="group" aria-label="Cards in a row">
-            {[1, 2, 3, 4, 5, 6].map((columns) => (
-              <button
-                key={columns}
-                type="button"
-                className="pick h-[31px]"
-                aria-pressed={lens.look.columns === columns}
-                onClick={() => onEdit({ ...lens, look: { ...lens.look, columns } })}
-              >
-                {columns}
-              </button>
-            ))}
-          </div>
-          <p className="mt-1.5 text-[13px] text-ink-3">Where there is room for them.</p>
-        </section>
-        <section className="section">
-          <h3 className="eyebrow mb-2">Facets stand</h3>
-          <div className="grid grid-cols-2 gap-2" role="group" aria-label="Facets stand">
-            {(['side', 'top'] as const).map((facets) => (
-              <button
-                key={facets}
-                type="button"
-                className="pick h-[31px]"
-                aria-pressed={lens.look.facets === facets}
-                onClick={() => onEdit({ ...lens, look: { ...lens.look, facets } })}
-              >
-                {facets === 'side' ? 'at the side' : 'above'}
-              </button>
-            ))}
-          </div>
-        </section>
-        <section className="section">
-          <h3 className="eyebrow mb-2">A choice counts</h3>
-          <div className="grid grid-cols-2 gap-2" role="group" aria-label="A choice counts">
-            {(['change', 'button'] as const).map((apply) => (
-              <button
-                key={apply}
-                type="button"
-                className="pick h-[31px]"
-                aria-pressed={lens.address.apply === apply}
-                onClick={() => onEdit({ ...lens, address: { ...lens.address, apply } })}
-              >
-                {apply === 'change' ? 'at once' : 'on a button'}
-              </button>
-            ))}
-          </div>
-        </section>
+        <Picks
+          label="Cards in a row"
+          ways={['1', '2', '3', '4', '5', '6'].map((n) => [n, n] as const)}
+          value={String(lens.look.columns)}
+          hint="Where there is room for them."
+          onPick={(columns) => onEdit({ ...lens, look: { ...lens.look, columns: Number(columns) } })}
+        />
+        <Picks
+          label="Facets stand"
+          ways={[
+            ['side', 'at the side'],
+            ['top', 'above'],
+          ]}
+          value={lens.look.facets}
+          onPick={(facets) => onEdit({ ...lens, look: { ...lens.look, facets } })}
+        />
+        <Picks
+          label="A choice counts"
+          ways={[
+            ['change', 'at once'],
+            ['button', 'on a button'],
+          ]}
+          value={lens.address.apply}
+          onPick={(apply) => onEdit({ ...lens, address: { ...lens.address, apply } })}
+        />
         <section className="section flex items-center justify-between gap-4">
           <label className="eyebrow shrink-0" htmlFor="language">
             Visitors read
@@ -147,6 +123,41 @@ export function ResultsWiring({ lens, onEdit }: Props) {
         </section>
       </div>
     </div>
+  );
+}
+
+/** A setting with a few ways, one of which is pressed. */
+function Picks<V extends string>({
+  label,
+  ways,
+  value,
+  hint,
+  onPick,
+}: {
+  label: string;
+  ways: readonly (readonly [V, string])[];
+  value: V;
+  hint?: string;
+  onPick: (value: V) => void;
+}) {
+  return (
+    <section className="section">
+      <h3 className="eyebrow mb-2">{label}</h3>
+      <div className="flex gap-1.5" role="group" aria-label={label}>
+        {ways.map(([way, words]) => (
+          <button
+            key={way}
+            type="button"
+            className="pick h-[31px] flex-1"
+            aria-pressed={way === value}
+            onClick={() => onPick(way)}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+      {hint && <p className="mt-1.5 text-[13px] text-ink-3">{hint}</p>}
+    </section>
   );
 }
 
