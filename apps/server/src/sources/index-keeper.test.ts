@@ -15,11 +15,14 @@ afterAll(() => server.stop());
 const path = '/api/v1/lenses/notes/results?q=note+3';
 
 /** The answer of a server that starts anew on the same database. */
-async function afterRestart(): Promise<any> {
+async function afterRestart(): Promise<{ matched: number }> {
   const app = await createApp({ databaseUrl: server.databaseUrl, logs: false });
   await app.listen(0, '127.0.0.1');
   try {
-    const { tookMs: _took, ...body } = (await (await fetch(`${await app.getUrl()}${path}`)).json()) as any;
+    const { tookMs: _took, ...body } = (await (await fetch(`${await app.getUrl()}${path}`)).json()) as {
+      matched: number;
+      tookMs: number;
+    };
     return body;
   } finally {
     await app.close();

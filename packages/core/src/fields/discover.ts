@@ -1,4 +1,4 @@
-import type { Field, FieldRole, FieldType } from '../model/post.js';
+import { plainField, type Field, type FieldRole, type FieldType } from '../model/post.js';
 import { fold, humanise } from '../text/slug.js';
 import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord } from './cell.js';
 import { readDay, readMoment } from './dates.js';
@@ -39,16 +39,7 @@ function columnsOf(records: readonly RawRecord[]): Column[] {
 }
 
 function fieldOf(column: Column): Field {
-  const base: Field = {
-    key: column.key,
-    label: humanise(column.key),
-    type: 'text',
-    role: null,
-    multiple: false,
-    tree: false,
-    separator: null,
-    pathSeparator: null,
-  };
+  const base = plainField(column.key, humanise(column.key));
   if (column.raw.length === 0) return base;
   if (column.raw.some(Array.isArray)) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
   const plain = plainType(column);

@@ -1,6 +1,6 @@
 import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
-import type { Collection, Field, Post, Term, Value } from '../model/post.js';
+import { plainField, type Collection, type Field, type Post, type Term, type Value } from '../model/post.js';
 import { buildTextIndex, searchText, type TextIndex } from '../search/text-index.js';
 import { packPosts, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
@@ -235,7 +235,7 @@ export class PostIndex implements Vocabulary {
   }
 
   #field(key: string): Field {
-    return this.#byKey.get(key) ?? unknownField(key);
+    return this.#byKey.get(key) ?? plainField(key, '');
   }
 
   #once<T>(name: string, make: () => T): T {
@@ -252,17 +252,4 @@ export function buildIndex({ fields, taxonomies, posts }: Collection): PostIndex
     taxonomies,
     packPosts(fields, (key) => lists.get(key) ?? null, posts),
   );
-}
-
-function unknownField(key: string): Field {
-  return {
-    key,
-    label: '',
-    type: 'text',
-    role: null,
-    multiple: false,
-    tree: false,
-    separator: null,
-    pathSeparator: null,
-  };
 }

@@ -51,6 +51,20 @@ export interface Collection {
   posts: Post[];
 }
 
+/** A field of text with nothing more said of it. */
+export function plainField(key: string, label: string): Field {
+  return {
+    key,
+    label,
+    type: 'text',
+    role: null,
+    multiple: false,
+    tree: false,
+    separator: null,
+    pathSeparator: null,
+  };
+}
+
 /** The field that bears a role, if one does. */
 export function fieldWithRole(fields: readonly Field[], role: FieldRole): Field | undefined {
   return fields.find((field) => field.role === role);
