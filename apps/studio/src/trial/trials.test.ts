@@ -90,6 +90,15 @@ test('an overtaken question is let go', async () => {
   await expect(answer).rejects.toMatchObject({ name: 'AbortError' });
 });
 
+test('a Bench that is left before the index has come starts no worker', async () => {
+  serve(() => indexReply(bytes()));
+  const make = jest.fn(() => new NearWorker() as unknown as Worker);
+  const trials = new WorkerTrials(server, { slug: 'notes', updatedAt: '' }, make);
+  trials.stop();
+  for (let turn = 0; turn < 20; turn++) await Promise.resolve();
+  expect(make).not.toHaveBeenCalled();
+});
+
 test('without an index, or with a damaged one, the server goes on answering', async () => {
   serve(() => ({ ok: false, status: 409, json: () => Promise.resolve({}) }) as unknown as Response);
   expect((await loaded()).isReady).toBe(false);

@@ -34,6 +34,7 @@ export const mostPostsHeld = 50_000;
 export class WorkerTrials implements Trials {
   #worker: Worker | null = null;
   #ready = false;
+  #stopped = false;
   #next = 1;
   readonly #waiting = new Map<number, { done: (trial: Trial) => void; fail: (error: unknown) => void }>();
 
@@ -65,6 +66,7 @@ export class WorkerTrials implements Trials {
   }
 
   stop(): void {
+    this.#stopped = true;
     this.#ready = false;
     this.#worker?.terminate();
     this.#worker = null;
@@ -76,7 +78,8 @@ export class WorkerTrials implements Trials {
       {},
       (response) => response.arrayBuffer(),
     ).catch(() => null);
-    if (!bytes) return;
+    // the Bench may have been left while the index was on its way
+    if (!bytes || this.#stopped) return;
     const worker = makeWorker();
     worker.onmessage = ({ data }: MessageEvent<FromWorker>) => this.#hear(data);
     worker.onerror = () => this.#giveUp();

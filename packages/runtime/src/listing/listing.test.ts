@@ -152,6 +152,18 @@ describe('with a button', () => {
     expect(location.search).toBe('?kind=survey');
   });
 
+  test('what is picked while an answer is on its way keeps both: the answer comes, the choice stays', async () => {
+    const listing = await loaded();
+    void listing.choose(choose(listing.choices, 'kind', ['survey']));
+    const applied = asked.at(-1)!;
+    void listing.pick(choose(listing.choices, 'kind', ['notice']));
+    expect(applied.signal.aborted).toBe(false);
+    await asked.at(-1)!.reply();
+    await applied.reply();
+    expect([listing.answer!.matched, listing.waiting, listing.waits]).toEqual([1, false, true]);
+    expect(listing.choices.facets.kind).toEqual(['notice']);
+  });
+
   test('an overtaken choice is let go, and one that fails is said', async () => {
     const listing = await loaded();
     void listing.pick(choose(listing.choices, 'kind', ['survey']));

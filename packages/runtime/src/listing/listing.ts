@@ -46,6 +46,10 @@ export class Listing {
   readonly #asker: Asker;
   readonly #preview: boolean;
   #running: AbortController | undefined;
+  /** Counting what is picked but not applied: apart from `#running`, so that neither takes the other's answer away. */
+  #counting: AbortController | undefined;
+  /** Whether choices were picked that the button has not applied yet. */
+  #picked = false;
   #typing = false;
   /** The query string in a preview, which has no address bar of its own. */
   #previewAddress = '';
@@ -85,6 +89,7 @@ export class Listing {
 
   /** Asks for what the address says. */
   load(): Promise<void> {
+    this.#picked = false;
     return this.#ask(this.#search, false);
   }
 
@@ -97,6 +102,7 @@ export class Listing {
     this.choices = choices;
     const own = writeChoices(choices, this.settings);
     const address = withForeign(this.#search, own, this.settings.names);
+    this.#picked = false;
     this.pending = undefined;
     this.#write(address, how === 'typing' && this.#typing ? 'replace' : 'push');
     this.#typing = how === 'typing';
@@ -108,8 +114,9 @@ export class Listing {
     if (this.settings?.address.apply !== 'button') return this.choose(choices, how);
     this.choices = choices;
     const address = withForeign(this.#search, writeChoices(choices, this.settings), this.settings.names);
-    this.#running?.abort();
-    const running = (this.#running = new AbortController());
+    this.#picked = true;
+    this.#counting?.abort();
+    const running = (this.#counting = new AbortController());
     this.redraw();
     try {
       const reply = await this.#asker.ask(address, running.signal);
@@ -188,6 +195,7 @@ export class Listing {
   }
 
   #go(address: string): Promise<void> {
+    this.#picked = false;
     this.#previewAddress = address;
     return this.#show(this.#state);
   }
@@ -222,6 +230,7 @@ export class Listing {
   }
 
   async #ask(address: string, keepChoices: boolean): Promise<void> {
+    if (!this.#picked) this.#counting?.abort();
     this.#running?.abort();
     const running = new AbortController();
     this.#running = running;
@@ -247,11 +256,14 @@ export class Listing {
   }
 
   #take({ settings, answer }: Reply): void {
-    this.pending = undefined;
     if (this.settings?.source !== settings.source) this.marks = readMarks(settings.source);
     this.settings = settings;
     this.answer = answer;
-    this.choices = choicesOf(answer, settings);
+    // what was picked meanwhile is the visitor's: an answer to what stood before must not take it back
+    if (!this.#picked) {
+      this.pending = undefined;
+      this.choices = choicesOf(answer, settings);
+    }
     this.status = 'ready';
   }
 
