@@ -186,7 +186,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             const added = addFavourites(lens);
             dispatch({ type: 'edit', lens: added.lens, focus: added.key });
           }}
-          onAddSearch={() => {
+          onSearchAdded={() => {
             const added = placeSearch(lens, source.fields);
             if (added) dispatch({ type: 'edit', lens: added.lens, focus: added.key });
           }}

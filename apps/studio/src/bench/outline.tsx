@@ -31,7 +31,7 @@ interface Props {
   onMove: (key: string, by: -1 | 1) => void;
   onEye: (key: string) => void;
   onAdd: (field: FieldDescription) => void;
-  onAddSearch: () => void;
+  onSearchAdded: () => void;
   onAddFavourites: () => void;
 }
 
@@ -48,7 +48,7 @@ export function Outline({
   onMove,
   onEye,
   onAdd,
-  onAddSearch,
+  onSearchAdded,
   onAddFavourites,
 }: Props) {
   const unused = suitableFields(fields).filter(
@@ -140,7 +140,7 @@ export function Outline({
           {!lens.facets.some(isFavourites) && (
             <AddRow name="favourites" fact="marked by visitors" onAdd={onAddFavourites} />
           )}
-          {canSearch && <AddRow name="search" fact="in the words" onAdd={onAddSearch} />}
+          {canSearch && <AddRow name="search" fact="in the words" onAdd={onSearchAdded} />}
           {unused.map((field) => (
             <AddRow
               key={field.key}

@@ -18,6 +18,11 @@ import { countedOf, passQuery, planOf, scopeCounted, type Passed } from './plan.
  * @param notices  what reading the address noted; the answer's own are put after them
  */
 export function answer(index: PostIndex, query: Query, notices: readonly Notice[] = []): Answer {
+  const { arena } = index;
+  return arena ? arena.during(() => workOut(index, query, notices)) : workOut(index, query, notices);
+}
+
+function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): Answer {
   const { lens } = query;
   const plan = planOf(index, lens);
   const passed = passQuery(index, plan.scope, query);

@@ -1,5 +1,5 @@
-import { withoutBits } from '../index/bits.js';
-import { PostSet } from '../index/post-set.js';
+import { Arena } from '../kernel/arena.js';
+import type { PostSet } from '../index/post-set.js';
 import type { SortedColumn } from '../index/sorted-column.js';
 import { countOne, countTermsOf, type TermColumn } from '../index/term-column.js';
 
@@ -9,6 +9,8 @@ export type KeptCounts = Map<TermColumn | SortedColumn, Uint32Array>;
 /** The posts a lens sees, and counts over all of them. */
 export interface Scope {
   set: PostSet;
+  /** Where sets may be put that are of use while an answer is worked out. */
+  arena: Arena | null;
   kept: KeptCounts;
 }
 
@@ -35,22 +37,31 @@ export class Counted {
 
   /** Counts, for every term of a column, the posts of the set that stand under it. Never to be changed. */
   terms(column: TermColumn): Uint32Array {
-    return this.#counts(column, (posts) => countTermsOf(column, posts));
+    return this.#counts(column, column.terms.length, (posts, counts) =>
+      countTermsOf(column, posts, counts, this.#scope.arena),
+    );
   }
 
   /** Counts, for every value of a column by its rank, the posts of the set that have it. Never to be changed. */
   ranks(column: SortedColumn): Uint32Array {
-    return this.#counts(column, ({ list }) => countOne(column.ranks, list, column.distinct.length));
+    return this.#counts(column, column.distinct.length, (posts, counts) => {
+      countOne(column.ranks, posts.listedIn(this.#scope.arena).list, counts);
+    });
   }
 
   /** Counts over posts that are left out of the scope are taken from the scope's. */
-  #counts<C extends TermColumn | SortedColumn>(column: C, count: (posts: PostSet) => Uint32Array): Uint32Array {
+  #counts(
+    column: TermColumn | SortedColumn,
+    size: number,
+    count: (posts: PostSet, counts: Uint32Array) => void,
+  ): Uint32Array {
     const known = this.#kept?.get(column);
     if (known) return known;
-    this.#walk ??= walkOf(this.set, this.#scope.set);
-    const counts = count(this.#walk.posts);
+    this.#walk ??= walkOf(this.set, this.#scope);
+    const counts = this.#kept ? new Uint32Array(size) : Arena.zeros(this.#scope.arena, size);
+    count(this.#walk.posts, counts);
     if (this.#walk.isRest) {
-      const whole = new Counted(this.#scope.set, this.#scope).#counts(column, count);
+      const whole = new Counted(this.#scope.set, this.#scope).#counts(column, size, count);
       for (let t = 0; t < counts.length; t++) counts[t] = whole[t]! - counts[t]!;
     }
     this.#kept?.set(column, counts);
@@ -66,8 +77,8 @@ interface Walk {
 }
 
 /** The posts in a set, or those of the scope it leaves out, whichever are fewer. */
-function walkOf(set: PostSet, scope: PostSet): Walk {
+function walkOf(set: PostSet, { set: scope, arena }: Scope): Walk {
   const left = scope.count - set.count;
   if (set === scope || left >= set.count) return { posts: set, isRest: false };
-  return { posts: PostSet.ofBits(scope.size, withoutBits(scope.bits, set.bits), left), isRest: true };
+  return { posts: scope.without(set, arena), isRest: true };
 }

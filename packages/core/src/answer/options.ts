@@ -14,7 +14,9 @@ export interface ShownTerms {
   /** Whether the term is shown without being chosen. */
   shown: Uint8Array;
   /** The options while nothing that is hidden is chosen and no zero count hides one. */
-  places: readonly Place[];
+  places: Places;
+  /** By term: its place among all by label. */
+  byLabel: Uint32Array;
   /** Options drawn before with nothing chosen, by the counts laid over them. */
   drawn: WeakMap<Uint32Array, Option[]>;
 }
@@ -36,22 +38,19 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
     depths[t] = parent < 0 ? 0 : depths[parent]! + 1;
     shown[t] = !branchHidden[t] && depths[t] < levels && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
   });
-  const compare = facet.order === 'label' ? byLabel(labels, column) : undefined;
+  const byLabel = labelPlaces(labels, column);
+  const compare = facet.order === 'label' ? (a: number, b: number) => byLabel[a]! - byLabel[b]! : undefined;
   const terms = sortTree(column, compare);
-  return {
-    terms,
-    labels,
-    shown,
-    places: placesOf(column, terms, labels, (t) => shown[t] === 1),
-    drawn: new WeakMap(),
-  };
+  const places = placesOf(column, terms, labels, (t) => shown[t] === 1);
+  return { terms, labels, shown, places, byLabel, drawn: new WeakMap() };
 }
 
-/** What stays the same of an option from query to query. */
-interface Place {
-  term: number;
-  /** The option as it was last drawn, not chosen: most counts, above all zeros, stay as they are. */
-  last: Option;
+/** What stays the same of some options from query to query. */
+interface Places {
+  /** Their term numbers, in order. */
+  terms: Uint32Array;
+  /** The options as they are while nothing has them: most terms of most answers. Shared by all answers. */
+  zeros: Option[];
 }
 
 /**
@@ -73,18 +72,17 @@ export function drawOptions(
   const isPlain = keep && chosen.size === 0;
   const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
   if (drawn) return drawn;
-  const places = placesFor(facet, column, shownOf, counts, chosen, partly);
-  const options = new Array<Option>(places.length);
-  for (let i = 0; i < places.length; i++) {
-    const place = places[i]!;
-    const count = counts[place.term]!;
-    if (chosen.size > 0 && (chosen.has(place.term) || partly.has(place.term))) {
-      const selected = chosen.has(place.term);
-      options[i] = { ...place.last, count, selected, partly: !selected };
-    } else {
-      const { last } = place;
-      if (last.count === count) options[i] = last;
-      else options[i] = place.last = plainOption(last.value, last.label, count, last.parent, last.depth);
+  const { terms, zeros } = placesFor(facet, column, shownOf, counts, chosen, partly);
+  const options = zeros.slice();
+  for (let i = 0; i < options.length; i++) {
+    const term = terms[i]!;
+    const count = counts[term]!;
+    if (chosen.size > 0 && (chosen.has(term) || partly.has(term))) {
+      const selected = chosen.has(term);
+      options[i] = { ...options[i]!, count, selected, partly: !selected };
+    } else if (count !== 0) {
+      const zero = options[i]!;
+      options[i] = plainOption(zero.value, zero.label, count, zero.parent, zero.depth);
     }
   }
   if (isPlain) shownOf.drawn.set(counts, options);
@@ -103,12 +101,12 @@ function placesFor(
   counts: Uint32Array,
   chosen: ReadonlySet<number>,
   partly: ReadonlySet<number>,
-): readonly Place[] {
+): Places {
   const chosenShown = [...chosen].every((term) => shownOf.shown[term]);
   if (chosenShown && facet.zero !== 'hide' && facet.order !== 'count') return shownOf.places;
   const isThere = (t: number) =>
     chosen.has(t) || (shownOf.shown[t] === 1 && (facet.zero !== 'hide' || counts[t]! > 0 || partly.has(t)));
-  const order = facet.order === 'count' ? sortTree(column, byCount(counts, shownOf.labels, column)) : shownOf.terms;
+  const order = facet.order === 'count' ? sortTree(column, byCount(counts, shownOf.byLabel)) : shownOf.terms;
   return placesOf(column, order, shownOf.labels, isThere);
 }
 
@@ -118,9 +116,10 @@ function placesOf(
   order: readonly number[],
   labels: readonly string[],
   isThere: (term: number) => boolean,
-): Place[] {
+): Places {
   const depths = new Uint8Array(column.terms.length);
-  const places: Place[] = [];
+  const terms: number[] = [];
+  const zeros: Option[] = [];
   for (const term of order) {
     if (!isThere(term)) continue;
     let parent = column.parents[term]!;
@@ -129,20 +128,26 @@ function placesOf(
     depths[term] = depth;
     const above = parent < 0 ? null : column.terms[parent]!.slug;
     const value = column.terms[term]!.slug;
-    places.push({ term, last: plainOption(value, labels[term]!, 0, above, depth) });
+    terms.push(term);
+    zeros.push(plainOption(value, labels[term]!, 0, above, depth));
   }
+  return { terms: Uint32Array.from(terms), zeros };
+}
+
+function byCount(counts: Uint32Array, byLabel: Uint32Array): (a: number, b: number) => number {
+  return (a, b) => counts[b]! - counts[a]! || byLabel[a]! - byLabel[b]!;
+}
+
+/** Each term's place by label as a reader sorts: folded, figures by their value; slugs break ties. */
+function labelPlaces(labels: readonly string[], column: TermColumn): Uint32Array {
+  const folded = labels.map(fold);
+  const sorted = folded.map((_, t) => t);
+  sorted.sort(
+    (a, b) => compareNatural(folded[a]!, folded[b]!) || byCodeUnits(column.terms[a]!.slug, column.terms[b]!.slug),
+  );
+  const places = new Uint32Array(sorted.length);
+  for (let i = 0; i < sorted.length; i++) places[sorted[i]!] = i;
   return places;
-}
-
-function byCount(counts: Uint32Array, labels: readonly string[], column: TermColumn): (a: number, b: number) => number {
-  const tie = byLabel(labels, column);
-  return (a, b) => counts[b]! - counts[a]! || tie(a, b);
-}
-
-/** By label as a reader sorts: folded, figures by their value; slugs break ties. */
-function byLabel(labels: readonly string[], column: TermColumn): (a: number, b: number) => number {
-  return (a, b) =>
-    compareNatural(fold(labels[a]!), fold(labels[b]!)) || byCodeUnits(column.terms[a]!.slug, column.terms[b]!.slug);
 }
 
 /** Compares text so that `plot 9` stands before `plot 10`. Code units otherwise: the same on every executor. */

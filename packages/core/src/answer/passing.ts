@@ -1,5 +1,6 @@
 import { dayNumber } from '../dates/calendar.js';
 import type { PostIndex } from '../index/post-index.js';
+import type { Arena } from '../kernel/arena.js';
 import { PostSet } from '../index/post-set.js';
 import { postsWithin } from '../index/sorted-column.js';
 import { postsUnder } from '../index/term-column.js';
@@ -10,8 +11,17 @@ import { search, type Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
 import { rangeColumns } from './range-parts.js';
 
-/** The posts whose values meet what is chosen in a facet. The set may be one the index keeps: it must not be changed. */
-export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: Selection): PostSet {
+/**
+ * The posts whose values meet what is chosen in a facet. The set may be one the index keeps: it must not be changed.
+ * @param arena  where the set may lie if it is not kept beyond an answer
+ */
+export function passing(
+  index: PostIndex,
+  lens: Lens,
+  facet: Facet,
+  selection: Selection,
+  arena: Arena | null = null,
+): PostSet {
   if (isSearch(facet)) {
     return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : nothing(index);
   }
@@ -19,14 +29,15 @@ export function passing(index: PostIndex, lens: Lens, facet: Facet, selection: S
   if (isRange(facet)) {
     const { start, end } = rangeColumns(index, lens, facet);
     const [from, to] = endsOf(selection);
-    return postsWithin(start, end, from, to);
+    return postsWithin(start, end, from, to, arena);
   }
   const column = index.column(facet.field);
   const terms = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
-  if (selection.type !== 'terms' || !('match' in facet) || facet.match === 'any') return postsUnder(column, terms);
+  if (selection.type !== 'terms' || !('match' in facet) || facet.match === 'any')
+    return postsUnder(column, terms, arena);
   // a term that is not there at all leaves an "all" with nothing
   if (terms.length < slugsOf(selection).length) return nothing(index);
-  return terms.map((term) => postsUnder(column, [term])).reduce((a, b) => a.and(b));
+  return terms.map((term) => postsUnder(column, [term])).reduce((a, b) => a.and(b, arena));
 }
 
 function postsNamed(index: PostIndex, ids: readonly string[]): PostSet {

@@ -1,4 +1,5 @@
 import type { PostIndex } from '../index/post-index.js';
+import type { Arena } from '../kernel/arena.js';
 import { PostSet } from '../index/post-set.js';
 import { postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
@@ -53,7 +54,7 @@ export function scopeCounted(index: PostIndex, scope: Lens['scope']): Scope {
   if (!byScope) scopes.set(index, (byScope = new WeakMap()));
   let counted = byScope.get(scope);
   if (!counted) {
-    counted = { set: PostSet.ofBits(index.size, scopeOf(index, scope)), kept: new Map() };
+    counted = { set: PostSet.ofBits(index.size, scopeOf(index, scope)), arena: index.arena, kept: new Map() };
     byScope.set(scope, counted);
   }
   return counted;
@@ -74,8 +75,8 @@ export interface Passed {
 export function passQuery(index: PostIndex, scope: Scope, query: Query): Passed {
   const { lens, selections } = query;
   const active = lens.facets.filter((facet) => selections[facet.key]);
-  const each = active.map((facet) => passing(index, lens, facet, selections[facet.key]!));
-  const { all, others } = combine(scope.set.count === index.size ? null : scope.set, each);
+  const each = active.map((facet) => passing(index, lens, facet, selections[facet.key]!, index.arena));
+  const { all, others } = combine(scope.set.count === index.size ? null : scope.set, each, index.arena);
   return { active, each, all: all ?? scope.set, others: others.map((posts) => posts ?? scope.set) };
 }
 
@@ -84,8 +85,8 @@ export function passQuery(index: PostIndex, scope: Scope, query: Query): Passed 
  * ends, so that the cost is at most 3 ANDs a facet and not one for every pair.
  * @param scope  null stands for all posts, which need no AND
  */
-function combine(scope: PostSet | null, passes: readonly PostSet[]) {
-  const both = (a: PostSet | null, b: PostSet | null) => (a && b ? a.and(b) : (a ?? b));
+function combine(scope: PostSet | null, passes: readonly PostSet[], arena: Arena | null) {
+  const both = (a: PostSet | null, b: PostSet | null) => (a && b ? a.and(b, arena) : (a ?? b));
   const before: (PostSet | null)[] = [scope];
   for (const posts of passes) before.push(both(before[before.length - 1]!, posts));
   const others: (PostSet | null)[] = passes.map(() => null);

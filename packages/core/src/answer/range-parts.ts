@@ -120,9 +120,10 @@ export function histogramOf(
   counted: Counted,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
-  if (start === end && start.falling && !PostSet.isFew(start.size, counted.set.count)) {
-    return runHistogram(start, counted.set.bits, steps);
-  }
+  const isFew = PostSet.isFew(start.size, counted.set.count);
+  if (start === end && start.falling && !isFew) return runHistogram(start, counted.set.bits, steps);
+  // counts by value are worth making for many posts, and where they are kept; of few, the posts themselves are walked
+  if (isFew && !counted.keepsCounts) return listHistogram(start, end, counted.set.list, steps);
   const ranks = counted.ranks(start);
   const [lowRank, highStart] = endsOfCounts(ranks);
   const highRank = start === end ? highStart : endsOfCounts(counted.ranks(end))[1];
@@ -131,6 +132,31 @@ export function histogramOf(
   const places = placesOf(start, cut);
   for (let rank = lowRank; rank <= highStart; rank++) {
     if (ranks[rank] !== 0) histogram.counts[places[rank]! - first]! += ranks[rank]!;
+  }
+  return histogram;
+}
+
+function listHistogram(
+  start: SortedColumn,
+  end: SortedColumn,
+  list: Uint32Array,
+  steps: (low: number, high: number) => Steps,
+): Histogram | null {
+  const { ranks, distinct } = start;
+  let [lowRank, highRank] = [distinct.length, -1];
+  for (let i = 0; i < list.length; i++) {
+    const rank = ranks[list[i]!]!;
+    if (rank < lowRank) lowRank = rank;
+    const endRank = end.ranks[list[i]!]!;
+    if (endRank > highRank && endRank < end.distinct.length) highRank = endRank;
+  }
+  if (highRank < 0) return null;
+  const { cut, first, histogram } = emptyHistogram(distinct[lowRank]!, end.distinct[highRank]!, steps);
+  const places = placesOf(start, cut);
+  const { counts } = histogram;
+  for (let i = 0; i < list.length; i++) {
+    const rank = ranks[list[i]!]!;
+    if (rank < distinct.length) counts[places[rank]! - first]!++;
   }
   return histogram;
 }

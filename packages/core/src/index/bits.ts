@@ -1,18 +1,21 @@
 /**
- * A set of posts, one bit a post, in 32-bit words: signed ones, since the engine then counts in whole machine words. Bits past the last post are always 0, so that counts and
- * complements need no special end. A set that was handed out is never changed.
+ * A set of posts, one bit a post, in 32-bit words: signed ones, since the engine then counts in whole machine words.
+ * Bits past the last post are always 0, so that counts and complements need no special end; there are sixteen words
+ * of a kind, so that wide steps need none either. A set that was handed out is never changed.
  */
 export type Bits = Int32Array;
 
+/** Words of a set over so many posts. */
+export function wordsOf(size: number): number {
+  return ((size + 511) >>> 9) << 4;
+}
+
 export function emptyBits(size: number): Bits {
-  return new Int32Array((size + 31) >>> 5);
+  return new Int32Array(wordsOf(size));
 }
 
 export function fullBits(size: number): Bits {
-  const bits = emptyBits(size).fill(0xffffffff);
-  const rest = size & 31;
-  if (rest !== 0) bits[bits.length - 1] = 0xffffffff >>> (32 - rest);
-  return bits;
+  return spanBits(size, 0, size);
 }
 
 /** The posts from `start` up to `end`, the latter left out. */
@@ -90,10 +93,9 @@ export function countShared(a: Bits, b: Bits): number {
 
 /**
  * The posts of a set as a list, ascending.
- * @param count  how many there are, when it is known already
+ * @param list  where it is to be written, as long as there are posts
  */
-export function listBits(bits: Bits, count = countBits(bits)): Uint32Array {
-  const list = new Uint32Array(count);
+export function listBits(bits: Bits, list: Uint32Array = new Uint32Array(countBits(bits))): Uint32Array {
   let at = 0;
   for (let w = 0; w < bits.length; w++) {
     let v = bits[w]!;

@@ -2,6 +2,7 @@ import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
 import { plainField, type Collection, type Field, type Post, type Term, type Value } from '../model/post.js';
 import { buildTextIndex, searchText, type TextIndex } from '../search/text-index.js';
+import { Arena } from '../kernel/arena.js';
 import { packPosts, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
 import { textAt } from '../store/texts.js';
@@ -22,6 +23,9 @@ export interface KeptText {
   text: TextIndex;
 }
 
+/** Levels of a tree that room is made for; a deeper one may be counted without the kernel. */
+const levelsMeant = 6;
+
 /**
  * An immutable index over a source's posts. Posts are numbered newest first (by the field with the published
  * role), so that the first page of most listings is the first posts of a set. Columns, orders and word indexes are made
@@ -34,12 +38,18 @@ export class PostIndex implements Vocabulary {
   readonly #texts = new Map<string, KeptText>();
   readonly #made = new Map<string, unknown>();
 
-  /** @param texts  word indexes that are ready */
+  #arena: Arena | null | undefined;
+
+  /**
+   * @param texts      word indexes that are ready
+   * @param arenaFrom  posts from which the kernel is called in: fewer are counted in no time without
+   */
   constructor(
     readonly fields: readonly Field[],
     readonly taxonomies: Readonly<Record<string, readonly Term[]>>,
     readonly store: PostStore,
     texts: readonly KeptText[] = [],
+    readonly arenaFrom = 20_000,
   ) {
     this.#byKey = new Map(fields.map((field) => [field.key, field]));
     for (const kept of texts) this.#texts.set(JSON.stringify(kept.fields), kept);
@@ -206,8 +216,8 @@ export class PostIndex implements Vocabulary {
   #buildColumn(key: string): TermColumn {
     const list = this.termList(key);
     const values = this.store.values.get(key);
-    if (list && values) return buildTermColumn(list, values, this.size);
-    return buildValueColumn(this.#field(key), this.size, (post) => this.valueOf(post, key));
+    if (list && values) return buildTermColumn(list, values, this.size, this.arena);
+    return buildValueColumn(this.#field(key), this.size, this.arena, (post) => this.valueOf(post, key));
   }
 
   /** @param read  the values of a field as numbers, NaN where there is none; null when it has no such values */
@@ -223,6 +233,26 @@ export class PostIndex implements Vocabulary {
       values = values.map((value, p) => (Number.isNaN(value) ? others[p]! : value));
     }
     return buildSortedColumn(values, orderByKeys(values, this.#numbered, 'asc'));
+  }
+
+  /** Where the sets of this index lie, and what answers work with; null for one too small to gain by it. */
+  get arena(): Arena | null {
+    if (this.#arena === undefined) {
+      this.#arena = this.size < this.arenaFrom ? null : new Arena(this.size, this.#arenaBytes());
+    }
+    return this.#arena;
+  }
+
+  /** Room for all columns: a field takes as many lists as it has values, and sets where they take less than lists. */
+  #arenaBytes(): number {
+    let entries = 0;
+    for (const { key } of this.fields) {
+      const values = this.store.values.get(key);
+      const terms = this.termList(key)?.terms ?? [];
+      const levels = terms.some((term) => term.parent !== null) ? levelsMeant : 1;
+      entries += (values?.form === 'terms' ? values.numbers.length : this.size) * levels + terms.length + 64;
+    }
+    return entries * 4;
   }
 
   /** All post numbers, ascending. */
@@ -244,12 +274,14 @@ export class PostIndex implements Vocabulary {
   }
 }
 
-/** Builds an index from a source's contents. */
-export function buildIndex({ fields, taxonomies, posts }: Collection): PostIndex {
+/** Builds an index from a source's contents; `arenaFrom` as for the index. */
+export function buildIndex({ fields, taxonomies, posts }: Collection, arenaFrom?: number): PostIndex {
   const lists = new Map(fields.map((field) => [field.key, termListOf(field, taxonomies[field.key])]));
   return new PostIndex(
     fields,
     taxonomies,
     packPosts(fields, (key) => lists.get(key) ?? null, posts),
+    [],
+    arenaFrom,
   );
 }

@@ -1,4 +1,19 @@
-import { andBits, bitsOf, countBits, emptyBits, hasBit, listBits, orInto, setBit, type Bits } from './bits.js';
+import { Arena } from '../kernel/arena.js';
+import {
+  andBits,
+  bitsOf,
+  countBits,
+  emptyBits,
+  listBits,
+  orInto,
+  setBit,
+  withoutBits,
+  wordsOf,
+  type Bits,
+} from './bits.js';
+
+/** What sorting a post costs, in words of a set looked at. */
+const stepsToSort = 16;
 
 /**
  * A set of posts as a bit a post, or as a list, ascending, or both: whichever it came as, and the other when it is
@@ -30,25 +45,38 @@ export class PostSet {
     return new PostSet(size, null, list, list.length);
   }
 
+  /** A set of few posts, each in the list at least once, in any order. */
+  static ofUnsorted(size: number, list: Uint32Array, arena: Arena | null = null): PostSet {
+    // sorting looks at every post some ten times; a bit each puts them in order by looking at all words once
+    if (list.length * stepsToSort < wordsOf(size)) return PostSet.ofList(size, onceEach(list.slice().sort()));
+    const bits = arena?.take(wordsOf(size))?.fill(0) ?? emptyBits(size);
+    for (let i = 0; i < list.length; i++) setBit(bits, list[i]!);
+    return PostSet.ofBits(size, bits).listedIn(arena);
+  }
+
   /** Whether there are few enough of some posts for a list to be the better form: it takes no more room. */
   static isFew(size: number, count: number): boolean {
     return count * 32 <= size;
   }
 
-  /** The posts that are in any of some sets. Of few, the lists are joined; of many, all are put into one set of bits. */
-  static union(size: number, sets: readonly PostSet[]): PostSet {
+  /**
+   * The posts that are in any of some sets. Of few, the lists are joined; of many, all are put into one set of bits.
+   * @param arena  as for `and`
+   */
+  static union(size: number, sets: readonly PostSet[], arena: Arena | null = null): PostSet {
     if (sets.length === 1) return sets[0]!;
     let most = 0;
     for (const set of sets) most += set.#list ? set.#list.length : Infinity;
-    if (PostSet.isFew(size, most))
-      return PostSet.ofList(
-        size,
-        joined(
-          sets.map((set) => set.list),
-          most,
-        ),
-      );
-    const bits = emptyBits(size);
+    if (PostSet.isFew(size, most)) {
+      const all = Arena.numbers(arena, most);
+      let end = 0;
+      for (const set of sets) {
+        all.set(set.#list!, end);
+        end += set.#list!.length;
+      }
+      return PostSet.ofUnsorted(size, all, arena);
+    }
+    const bits = arena?.take(wordsOf(size))?.fill(0) ?? emptyBits(size);
     for (const set of sets) {
       if (set.#bits) orInto(bits, set.#bits);
       else for (const post of set.#list!) setBit(bits, post);
@@ -72,50 +100,69 @@ export class PostSet {
   }
 
   get list(): Uint32Array {
-    this.#list ??= listBits(this.#bits!, this.count);
-    return this.#list;
+    return this.listedIn(null).#list!;
   }
 
-  /** The posts that are in both. */
-  and(other: PostSet): PostSet {
-    if (!this.#list && !other.#list) return PostSet.ofBits(this.size, andBits(this.#bits!, other.#bits!));
+  /** The same with its list at hand. It lies in the arena only if the set itself does: others may be kept for long. */
+  listedIn(arena: Arena | null): PostSet {
+    if (this.#list) return this;
+    const isScratch = arena !== null && arena.owns(this.#bits!);
+    this.#list = listBits(this.#bits!, Arena.numbers(isScratch ? arena : null, this.count));
+    return this;
+  }
+
+  /**
+   * The posts that are in both.
+   * @param arena  where the outcome may lie if it is not kept beyond an answer
+   */
+  and(other: PostSet, arena: Arena | null = null): PostSet {
+    if (!this.#list && !other.#list) {
+      const shared = arena?.and(this.#bits!, other.#bits!);
+      if (shared) return PostSet.ofBits(this.size, shared.bits, shared.count);
+      return PostSet.ofBits(this.size, andBits(this.#bits!, other.#bits!));
+    }
     const [few, more] =
       this.#list && (!other.#list || this.#list.length <= other.#list.length) ? [this, other] : [other, this];
-    const list = more.#bits ? keepIn(few.#list!, more.#bits) : keepShared(few.#list!, more.#list!);
+    const list = more.#bits
+      ? keepIn(few.#list!, more.#bits, arena)
+      : keepShared(few.#list!, more.#list!, this.size, arena);
     return PostSet.ofList(this.size, list);
   }
+
+  /** The posts that are in this and not in the other; `arena` as for `and`. */
+  without(other: PostSet, arena: Arena | null = null): PostSet {
+    const left = arena?.without(this.bits, other.bits);
+    if (left) return PostSet.ofBits(this.size, left.bits, left.count);
+    return PostSet.ofBits(this.size, withoutBits(this.bits, other.bits));
+  }
 }
 
-function keepIn(list: Uint32Array, bits: Bits): Uint32Array {
-  const kept = new Uint32Array(list.length);
+/** A post is written down before it is known to stay: a branch that is taken at random would cost more than the rest. */
+function keepIn(list: Uint32Array, bits: Bits, arena: Arena | null): Uint32Array {
+  const kept = Arena.numbers(arena, list.length);
   let count = 0;
-  for (let i = 0; i < list.length; i++) if (hasBit(bits, list[i]!)) kept[count++] = list[i]!;
-  return kept.subarray(0, count);
+  for (let i = 0; i < list.length; i++) {
+    const post = list[i]!;
+    kept[count] = post;
+    count += (bits[post >>> 5]! >>> (post & 31)) & 1;
+  }
+  return Arena.first(arena, kept, count);
 }
 
-/** What two ascending lists share, in one walk along both. */
-function keepShared(a: Uint32Array, b: Uint32Array): Uint32Array {
-  const kept = new Uint32Array(a.length);
-  let [i, j, count] = [0, 0, 0];
-  while (i < a.length && j < b.length) {
-    const [x, y] = [a[i]!, b[j]!];
-    if (x === y) kept[count++] = x;
-    if (x <= y) i++;
-    if (y <= x) j++;
-  }
-  return kept.subarray(0, count);
+let scratch: Bits = emptyBits(0);
+
+/** What two lists share: the longer is laid out as bits, and taken up again. */
+function keepShared(few: Uint32Array, more: Uint32Array, size: number, arena: Arena | null): Uint32Array {
+  if (scratch.length << 5 < size) scratch = emptyBits(size);
+  for (let i = 0; i < more.length; i++) scratch[more[i]! >>> 5]! |= 1 << (more[i]! & 31);
+  const kept = keepIn(few, scratch, arena);
+  for (let i = 0; i < more.length; i++) scratch[more[i]! >>> 5] = 0;
+  return kept;
 }
 
-/** Lists of posts as one, ascending, each post once. */
-function joined(lists: readonly Uint32Array[], size: number): Uint32Array {
-  const all = new Uint32Array(size);
-  let end = 0;
-  for (const list of lists) {
-    all.set(list, end);
-    end += list.length;
-  }
-  all.sort();
+/** An ascending list without what it repeats. */
+function onceEach(list: Uint32Array): Uint32Array {
   let kept = 0;
-  for (let i = 0; i < size; i++) if (i === 0 || all[i] !== all[i - 1]) all[kept++] = all[i]!;
-  return all.subarray(0, kept);
+  for (let i = 0; i < list.length; i++) if (i === 0 || list[i] !== list[i - 1]) list[kept++] = list[i]!;
+  return list.subarray(0, kept);
 }

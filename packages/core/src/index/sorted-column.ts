@@ -1,4 +1,5 @@
-import { countRun, emptyBits, setBit, spanBits, withoutBits, bitsOf, type Bits } from './bits.js';
+import { Arena } from '../kernel/arena.js';
+import { countRun, emptyBits, setBit, spanBits, bitsOf, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
 
 /**
@@ -94,12 +95,12 @@ function countUpTo(column: SortedColumn, value: number, strictly: boolean): numb
 }
 
 /** The first `count` posts in the order of their values. */
-function firstPosts(column: SortedColumn, count: number): Bits {
+function firstPosts(column: SortedColumn, count: number, arena: Arena | null): Bits {
   const filled = column.posts.length;
   if (count === filled) return column.filled;
   if (column.falling) return spanBits(column.size, filled - count, filled);
   const step = Math.floor(count / column.stride);
-  const bits = column.steps[step]!.slice();
+  const bits = arena?.copy(column.steps[step]!) ?? column.steps[step]!.slice();
   for (let i = step * column.stride; i < count; i++) setBit(bits, column.posts[i]!);
   return bits;
 }
@@ -107,19 +108,34 @@ function firstPosts(column: SortedColumn, count: number): Bits {
 /**
  * The posts whose value, or whose span from `start` to `end`, meets a range; both its ends are included, null is open.
  * A span with one end missing is taken as a single value at the other.
+ * @param arena  where the set may lie if it is not kept beyond an answer
  */
-export function postsWithin(start: SortedColumn, end: SortedColumn, from: number | null, to: number | null): PostSet {
+export function postsWithin(
+  start: SortedColumn,
+  end: SortedColumn,
+  from: number | null,
+  to: number | null,
+  arena: Arena | null = null,
+): PostSet {
   const { size } = start;
   const begun = to === null ? start.posts.length : countUpTo(start, to, false);
   const over = from === null ? 0 : countUpTo(end, from, true);
   if (start === end) {
     const count = Math.max(0, begun - over);
-    if (PostSet.isFew(size, count)) return PostSet.ofList(size, start.posts.slice(over, over + count).sort());
-    if (start.falling)
-      return PostSet.ofBits(size, spanBits(size, start.posts.length - begun, start.posts.length - over));
+    const filled = start.posts.length;
+    if (start.falling) return spanOf(size, filled - over - count, count, arena);
+    if (PostSet.isFew(size, count)) return PostSet.ofUnsorted(size, start.posts.subarray(over, over + count), arena);
   }
-  if (over === 0) return PostSet.ofBits(size, firstPosts(start, begun));
-  return PostSet.ofBits(size, withoutBits(firstPosts(start, begun), firstPosts(end, over)));
+  const reached = PostSet.ofBits(size, firstPosts(start, begun, arena), begun);
+  return over === 0 ? reached : reached.without(PostSet.ofBits(size, firstPosts(end, over, arena), over), arena);
+}
+
+/** `count` posts in a row. */
+function spanOf(size: number, first: number, count: number, arena: Arena | null): PostSet {
+  if (!PostSet.isFew(size, count)) return PostSet.ofBits(size, spanBits(size, first, first + count), count);
+  const list = Arena.numbers(arena, count);
+  for (let i = 0; i < count; i++) list[i] = first + i;
+  return PostSet.ofList(size, list);
 }
 
 /**

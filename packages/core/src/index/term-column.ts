@@ -2,7 +2,8 @@ import type { Field, Term, Value } from '../model/post.js';
 import { termList, type TermList } from '../store/term-list.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 import { SlugMaker } from '../text/slug.js';
-import { countShared, type Bits } from './bits.js';
+import type { Arena } from '../kernel/arena.js';
+import { countShared, wordsOf, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
 
 type Numbers = Uint16Array | Uint32Array;
@@ -29,6 +30,20 @@ export interface TermColumn extends TermList {
   postings: (Uint32Array | null)[];
   /** The posts under a term as a set: kept for terms on many posts, null for the others. */
   sets: (Bits | null)[];
+  /** The same as it lies in the index's arena; null where it does not. */
+  board: Board | null;
+}
+
+/** Sets and lists of a column as they lie in an arena, each kind in a row, so that one call counts all. */
+interface Board {
+  arena: Arena;
+  /** Terms kept as sets, and those kept as lists, in the order they lie in. */
+  dense: readonly number[];
+  sparse: readonly number[];
+  sets: Int32Array;
+  lists: Int32Array;
+  /** Addresses where the lists end. */
+  ends: Int32Array;
 }
 
 /**
@@ -37,16 +52,16 @@ export interface TermColumn extends TermList {
 const denseShare = 1 / 32;
 
 /** Builds the column of a field from its values. Cost: a few steps for each term a post stands under. */
-export function buildTermColumn(terms: TermList, values: Values, size: number): TermColumn {
+export function buildTermColumn(terms: TermList, values: Values, size: number, arena: Arena | null): TermColumn {
   if (values.form === 'flags') {
     const byFlag = [0xffff, 1, 0];
     const numbers = new Uint16Array(size);
     for (let p = 0; p < size; p++) numbers[p] = byFlag[values.flags[p]!]!;
-    return columnOf(terms, oneTerm(terms, numbers), size);
+    return columnOf(terms, oneTerm(terms, numbers), size, arena);
   }
-  if (values.form === 'term') return columnOf(terms, oneTerm(terms, values.numbers), size);
+  if (values.form === 'term') return columnOf(terms, oneTerm(terms, values.numbers), size, arena);
   if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
-  return columnOf(terms, withAbove(terms, values.starts, values.numbers), size);
+  return columnOf(terms, withAbove(terms, values.starts, values.numbers), size, arena);
 }
 
 function oneTerm(terms: TermList, numbers: Numbers): Rows {
@@ -95,22 +110,24 @@ function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers)
 }
 
 /** Turns rows over: from the terms of each post to the posts of each term. */
-function columnOf(terms: TermList, rows: Rows, size: number): TermColumn {
+function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null): TermColumn {
   const count = terms.terms.length;
   const sizes = new Uint32Array(count);
   if (rows.form === 'one') {
     for (const t of rows.values) if (t !== rows.none) sizes[t]!++;
   } else for (const t of rows.values) sizes[t]!++;
   const isDense = (t: number) => sizes[t]! > size * denseShare;
-  const words = (size + 31) >>> 5;
+  const words = wordsOf(size);
   let [listed, dense] = [0, 0];
   for (let t = 0; t < count; t++) {
     if (isDense(t)) dense++;
     else listed += sizes[t]!;
   }
   // one run of memory for all lists and one for all sets: thousands of small ones cost more than what is in them
-  const lists = new Uint32Array(listed);
-  const bits = new Int32Array(dense * words);
+  const kept = arena && { bits: arena.keep(dense * words), lists: arena.keep(listed), ends: arena.keep(count - dense) };
+  const bits = kept?.bits ?? new Int32Array(dense * words);
+  const listWords = kept?.lists ?? new Int32Array(listed);
+  const lists = new Uint32Array(listWords.buffer, listWords.byteOffset, listed);
   const next = new Uint32Array(count);
   const postings: TermColumn['postings'] = [];
   const sets: TermColumn['sets'] = [];
@@ -133,12 +150,19 @@ function columnOf(terms: TermList, rows: Rows, size: number): TermColumn {
       else lists[next[t]!++] = p;
     }
   }
+  let board: Board | null = null;
+  if (arena && kept?.bits && kept.lists && kept.ends) {
+    const all = Array.from(sizes, (_, t) => t);
+    const [here, there] = [all.filter((t) => isSet[t]), all.filter((t) => !isSet[t])];
+    there.forEach((t, i) => (kept.ends![i] = lists.byteOffset + next[t]! * 4));
+    board = { arena, dense: here, sparse: there, sets: bits, lists: listWords, ends: kept.ends };
+  }
   const { terms: list, numbers, parents } = terms;
-  return { size, terms: list, numbers, parents, rows, sizes, postings, sets };
+  return { size, terms: list, numbers, parents, rows, sizes, postings, sets, board };
 }
 
-/** The posts under any of some terms. One term's own set is handed out as it is. */
-export function postsUnder(column: TermColumn, terms: readonly number[]): PostSet {
+/** The posts under any of some terms. One term's own set is handed out as it is. `arena`: where another may lie. */
+export function postsUnder(column: TermColumn, terms: readonly number[], arena: Arena | null = null): PostSet {
   const { size, sets, postings, sizes } = column;
   const [term, ...others] = terms;
   if (term === undefined) return PostSet.ofList(size, new Uint32Array(0));
@@ -148,6 +172,7 @@ export function postsUnder(column: TermColumn, terms: readonly number[]): PostSe
   return PostSet.union(
     size,
     terms.map((t) => postsUnder(column, [t])),
+    arena,
   );
 }
 
@@ -158,22 +183,49 @@ export function termsOfPost({ rows }: TermColumn, post: number): number[] {
 }
 
 /**
- * Counts, for every term, the posts of a list that stand under it.
- * Where posts are many and terms few, whole words are counted instead.
+ * Counts, for every term, the posts of a set that stand under it: by walking its posts, or, of many posts, by what it
+ * shares with each term's own, whichever is less to do.
+ * @param counts  where they are to be written, all zero
+ * @param arena   where to work
  */
-export function countTermsOf(column: TermColumn, posts: PostSet): Uint32Array {
-  const { rows, terms } = column;
+export function countTermsOf(
+  column: TermColumn,
+  posts: PostSet,
+  counts: Uint32Array,
+  arena: Arena | null,
+): Uint32Array {
+  const { rows, terms, board } = column;
+  const steps = posts.count * (rows.form === 'one' ? 1 : meanRow(rows)) + (posts.isListed ? 0 : posts.count);
+  if (board && board.sets.length * kernelWord + board.lists.length * kernelHit < steps) {
+    if (countOnBoard(board, posts.bits, counts)) return counts;
+  }
   // a step over a list is about as dear as a word of a set: whichever has fewer is taken
   const words = terms.length * (column.size >>> 5);
-  const steps = rows.form === 'one' ? posts.count : posts.count * meanRow(rows);
   if (words < steps && column.sets.every((one, t) => one !== null || column.sizes[t] === 0)) {
-    return Uint32Array.from(column.sets, (one) => (one ? countShared(one, posts.bits) : 0));
+    column.sets.forEach((one, t) => {
+      if (one) counts[t] = countShared(one, posts.bits);
+    });
+    return counts;
   }
-  const { list } = posts;
-  if (rows.form === 'one') return countOne(rows.values, list, terms.length);
-  const counts = new Uint32Array(terms.length);
-  countMany(rows.starts, rows.values, list, counts);
+  const { list } = posts.listedIn(arena);
+  if (rows.form === 'one') countOne(rows.values, list, counts);
+  else countMany(rows.starts, rows.values, list, counts);
   return counts;
+}
+
+/** What the kernel takes for a word of a set, and for a post of a list, as part of a step over a post's terms. */
+const kernelWord = 0.12;
+const kernelHit = 0.6;
+
+/** Tells whether there was room to do it. */
+function countOnBoard(board: Board, posts: Bits, counts: Uint32Array): boolean {
+  const { arena, dense, sparse, sets, lists, ends } = board;
+  const shared = arena.shared(posts, sets);
+  const hits = shared && arena.listed(posts, lists, ends);
+  if (!shared || !hits) return false;
+  for (let i = 0; i < dense.length; i++) counts[dense[i]!] = shared[i]!;
+  for (let i = 0; i < sparse.length; i++) counts[sparse[i]!] = hits[i]!;
+  return true;
 }
 
 function meanRow(rows: Extract<Rows, { form: 'many' }>): number {
@@ -184,17 +236,13 @@ function meanRow(rows: Extract<Rows, { form: 'many' }>): number {
 // the engine compiles each for the very arrays it meets.
 
 /**
- * Counts the posts of a list by a number each has. Posts without one add to a count past the end, which nobody reads:
- * no test in the loop.
- * @param numbers  how many numbers there are; a post with that or more has none
+ * Counts the posts of a list by a number each has. Those without one have a number past the end.
  */
-export function countOne(values: Numbers, list: Uint32Array, numbers: number): Uint32Array {
-  const counts = new Uint32Array(numbers + 1);
+export function countOne(values: Numbers, list: Uint32Array, counts: Uint32Array): void {
   for (let i = 0; i < list.length; i++) {
     const number = values[list[i]!]!;
-    counts[number < numbers ? number : numbers]!++;
+    if (number < counts.length) counts[number]!++;
   }
-  return counts.subarray(0, numbers);
 }
 
 function countMany(starts: Uint32Array, values: Numbers, list: Uint32Array, counts: Uint32Array): void {
@@ -209,7 +257,12 @@ function countMany(starts: Uint32Array, values: Numbers, list: Uint32Array, coun
  * A field that is no taxonomy facets by its values: each distinct one is a term, in ascending order.
  * @param valueOf  the value of a post
  */
-export function buildValueColumn(field: Field, size: number, valueOf: (post: number) => Value | undefined): TermColumn {
+export function buildValueColumn(
+  field: Field,
+  size: number,
+  arena: Arena | null,
+  valueOf: (post: number) => Value | undefined,
+): TermColumn {
   const values = Array.from({ length: size }, (_, p) => valueOf(p));
   const distinct = new Set(values.filter((value) => typeof value === 'string' || typeof value === 'number'));
   const sorted = [...distinct].sort((a, b) => (a < b ? -1 : a > b ? 1 : 0));
@@ -224,7 +277,7 @@ export function buildValueColumn(field: Field, size: number, valueOf: (post: num
     const value = values[p];
     numbers[p] = typeof value === 'string' || typeof value === 'number' ? numberOf.get(value)! : none;
   }
-  return columnOf(termList(terms), { form: 'one', values: numbers, none }, size);
+  return columnOf(termList(terms), { form: 'one', values: numbers, none }, size, arena);
 }
 
 /** A number keeps its sign and point apart from other numbers: -1.5 → `minus-1-5`. */

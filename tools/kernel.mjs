@@ -1,0 +1,183 @@
+// Makes packages/core/src/kernel/bytes.ts: the engine's loops over sets of posts as a WebAssembly module, 128 bits at a
+// time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since six short
+// loops want no toolchain. After the WebAssembly core specification 2.0: the binary format and the vector instructions.
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { format, resolveConfig } from 'prettier';
+import { root } from './root.mjs';
+
+const unsigned = (n) => (n < 128 ? [n] : [(n & 127) | 128, ...unsigned(n >>> 7)]);
+const signed = (n) => (n >= -64 && n < 64 ? [n & 127] : [(n & 127) | 128, ...signed(n >> 7)]);
+const vector = (items) => [...unsigned(items.length), ...items.flat()];
+const section = (id, bytes) => [id, ...unsigned(bytes.length), ...bytes];
+const name = (text) => vector([...Buffer.from(text)].map((byte) => [byte]));
+
+const i32 = 0x7f;
+const v128 = 0x7b;
+const get = (local) => [0x20, local];
+const set = (local) => [0x21, local];
+const tee = (local) => [0x22, local];
+const number = (n) => [0x41, ...signed(n)];
+const simd = (code) => [0xfd, ...unsigned(code)];
+/** Loads and stores: how they are aligned (as a power of two), and an offset of nothing. */
+const at = (align) => [align, 0];
+const add = 0x6a;
+const and = 0x71;
+const shiftLeft = 0x74;
+const shiftRight = 0x76;
+const below = 0x49;
+const load = [0x28, ...at(2)];
+const store = [0x36, ...at(2)];
+const wide = {
+  load: (offset) => [...simd(0), 4, ...unsigned(offset)],
+  store: (offset) => [...simd(11), 4, ...unsigned(offset)],
+  zero: [...simd(12), ...Array(16).fill(0)],
+  and: simd(0x4e),
+  without: simd(0x4f),
+  or: simd(0x50),
+  /** Ones in each byte. */
+  ones: simd(0x62),
+  addBytes: simd(0x6e),
+  /** Neighbours added twice: from bytes to 32 bits. */
+  widen: [...simd(0x7d), ...simd(0x7f)],
+  add: simd(0xae),
+  lane: (n) => [...simd(0x1b), n],
+};
+/** Runs `body` for as long as the address in `local` is below the one in `end`, moved on by `step` each time. */
+const walk = (local, end, step, body) => [
+  ...[0x02, 0x40, 0x03, 0x40],
+  ...[...get(local), ...get(end), below, 0x45, 0x0d, 1],
+  ...body,
+  ...[...get(local), ...number(step), add, ...set(local)],
+  ...[0x0c, 0, 0x0b, 0x0b],
+];
+const moveOn = (local, step) => [...get(local), ...number(step), add, ...set(local)];
+const sum = (local) => [0, 1, 2, 3].flatMap((n) => [...get(local), ...wide.lane(n), ...(n > 0 ? [add] : [])]);
+/** Sets are a multiple of 64 bytes long, so that four vectors go by one look at the end and one widening. */
+const stride = 64;
+/** Adds the ones of four vectors to a local; `vectorAt` puts each on the stack. */
+const addOnes = (local, vectorAt) => [
+  ...[0, 16, 32, 48].flatMap((offset, i) => [...vectorAt(offset), ...wide.ones, ...(i > 0 ? wide.addBytes : [])]),
+  ...[...wide.widen, ...get(local), ...wide.add, ...set(local)],
+];
+
+/** `(a, b, out, bytes) → ones`: joins two sets into a third by `how`, and counts what is in it. */
+const join2 = (how) => ({
+  takes: 4,
+  locals: [
+    [1, i32],
+    [2, v128],
+  ],
+  // 4: end of a, 5: ones so far, 6: what is joined
+  body: [
+    ...[...get(0), ...get(3), add, ...set(4)],
+    ...walk(0, 4, stride, [
+      ...addOnes(5, (offset) => [
+        ...[...get(2), ...get(0), ...wide.load(offset), ...get(1), ...wide.load(offset), ...how],
+        ...[...tee(6), ...wide.store(offset), ...get(6)],
+      ]),
+      ...[...moveOn(1, stride), ...moveOn(2, stride)],
+    ]),
+    ...sum(5),
+  ],
+});
+
+const functions = {
+  and: join2(wide.and),
+  without: join2(wide.without),
+  or: join2(wide.or),
+  /** `(a, bytes) → ones` */
+  count: {
+    takes: 2,
+    locals: [
+      [1, i32],
+      [1, v128],
+    ],
+    body: [
+      ...[...get(0), ...get(1), add, ...set(2)],
+      ...walk(
+        0,
+        2,
+        stride,
+        addOnes(3, (offset) => [...get(0), ...wide.load(offset)]),
+      ),
+      ...sum(3),
+    ],
+  },
+  /** `(a, sets, ends of sets, bytes, counts) → 0`: what `a` shares with each of some sets that lie in a row. */
+  shared: {
+    takes: 5,
+    locals: [
+      [2, i32],
+      [1, v128],
+    ],
+    // 5: place in a, 6: end of this set, 7: ones so far
+    body: [
+      ...[0x02, 0x40, 0x03, 0x40, ...get(1), ...get(2), below, 0x45, 0x0d, 1],
+      ...[...get(0), ...set(5), ...get(1), ...get(3), add, ...set(6), ...wide.zero, ...set(7)],
+      ...walk(1, 6, stride, [
+        ...addOnes(7, (offset) => [...get(5), ...wide.load(offset), ...get(1), ...wide.load(offset), ...wide.and]),
+        ...moveOn(5, stride),
+      ]),
+      ...[...get(4), ...sum(7), ...store, ...moveOn(4, 4)],
+      ...[0x0c, 0, 0x0b, 0x0b],
+      ...number(0),
+    ],
+  },
+  /** `(list, ends, end of ends, a, counts) → 0`: how many posts of each of some lists that lie in a row are in `a`. */
+  listed: {
+    takes: 5,
+    locals: [[3, i32]],
+    // 5: end of this list, 6: hits so far, 7: post
+    body: [
+      ...walk(1, 2, 4, [
+        ...[...get(1), ...load, ...set(5), ...number(0), ...set(6)],
+        ...walk(0, 5, 4, [
+          ...[
+            ...get(0),
+            ...load,
+            ...tee(7),
+            ...number(5),
+            shiftRight,
+            ...number(2),
+            shiftLeft,
+            ...get(3),
+            add,
+            ...load,
+          ],
+          ...[...get(7), shiftRight, ...number(1), and, ...get(6), add, ...set(6)],
+        ]),
+        ...[...get(4), ...get(6), ...store, ...moveOn(4, 4)],
+      ]),
+      ...number(0),
+    ],
+  },
+};
+
+/** The module as bytes: it works on a memory it is given, and exports the functions above. */
+export function makeKernel() {
+  const all = Object.entries(functions);
+  const type = ({ takes }) => [0x60, ...vector(Array(takes).fill([i32])), ...vector([[i32]])];
+  const code = ({ locals, body }) => {
+    const bytes = [...vector(locals.map(([count, kind]) => [count, kind])), ...body, 0x0b];
+    return [...unsigned(bytes.length), ...bytes];
+  };
+  return Uint8Array.from([
+    ...[0x00, 0x61, 0x73, 0x6d, 0x01, 0x00, 0x00, 0x00],
+    ...section(1, vector(all.map(([, one]) => type(one)))),
+    ...section(2, vector([[...name('on'), ...name('memory'), 0x02, 0x00, 0x00]])),
+    ...section(3, vector(all.map((_, i) => [i]))),
+    ...section(7, vector(all.map(([key], i) => [...name(key), 0x00, i]))),
+    ...section(10, vector(all.map(([, one]) => code(one)))),
+  ]);
+}
+
+/** The source file that carries the module, laid out as all our files are. */
+export async function kernelSource() {
+  const text = `// Made by tools/kernel.mjs, which says what is in it.\nexport const kernelBytes: readonly number[] = [${makeKernel().join(',')}];\n`;
+  return format(text, { ...(await resolveConfig(kernelFile)), filepath: kernelFile });
+}
+
+export const kernelFile = join(root, 'packages/core/src/kernel/bytes.ts');
+
+if (process.argv[1] === import.meta.filename) writeFileSync(kernelFile, await kernelSource());
