@@ -177,6 +177,8 @@ function ready(index) {
 /** Every array of numbers the index holds, each once, by what it is for. */
 function bytesOf(index, size) {
   const seen = new Set();
+  // what lies in the arena is counted once, by what of it was ever written to
+  if (index.arena) seen.add(index.arena).add(index.arena.buffer);
   const sum = (value) => {
     if (value === null || typeof value !== 'object' || seen.has(value)) return 0;
     seen.add(value);
@@ -196,7 +198,7 @@ function bytesOf(index, size) {
     if (facet.kind === 'date-range') return sum(index.days(facet.field, lens.zone));
     return sum(facet.kind === 'number-range' ? index.numbers(facet.field) : index.column(facet.field));
   });
-  const numbers = sum(index.store) + columns.reduce((a, b) => a + b, 0);
+  const numbers = sum(index.store) + columns.reduce((a, b) => a + b, 0) + (index.arena?.bytes ?? 0);
   const words = index.texts.reduce((bytes, { text }) => bytes + sum({ ...text, vocabulary: null }), 0);
   const a = (bytes) => (bytes / size).toFixed(0);
   return `${a(numbers)}, and ${a(texts)} of texts, ${a(words)} of words`;

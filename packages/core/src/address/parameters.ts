@@ -25,6 +25,7 @@ export function splitAddress(address: string): Parameter[] {
 
 /** Writes one piece of an address. `,` `/` `:` and `.` stay readable; a space is `+`. */
 export function encodePart(text: string): string {
+  if (/^[\w.,/:-]*$/.test(text)) return text;
   // A lone surrogate has no UTF-8 form; the replacement character stands in, as in the URL standard.
   return encodeURIComponent(
     text.replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd'),

@@ -51,7 +51,12 @@ interface Places {
   terms: Uint32Array;
   /** The options as they are while nothing has them: most terms of most answers. Shared by all answers. */
   zeros: Option[];
+  /** Likewise with counts from 1 to `fewest`, each made when it is first wanted: most of the rest. */
+  few: (Option | undefined)[];
 }
+
+/** Counts up to which options are kept. */
+const fewest = 7;
 
 /**
  * Lays a query's counts and choices over the shown terms.
@@ -72,7 +77,7 @@ export function drawOptions(
   const isPlain = keep && chosen.size === 0;
   const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
   if (drawn) return drawn;
-  const { terms, zeros } = placesFor(facet, column, shownOf, counts, chosen, partly);
+  const { terms, zeros, few } = placesFor(facet, column, shownOf, counts, chosen, partly);
   const options = zeros.slice();
   for (let i = 0; i < options.length; i++) {
     const term = terms[i]!;
@@ -80,13 +85,19 @@ export function drawOptions(
     if (chosen.size > 0 && (chosen.has(term) || partly.has(term))) {
       const selected = chosen.has(term);
       options[i] = { ...options[i]!, count, selected, partly: !selected };
+    } else if (count > fewest) {
+      options[i] = counted(zeros[i]!, count);
     } else if (count !== 0) {
-      const zero = options[i]!;
-      options[i] = plainOption(zero.value, zero.label, count, zero.parent, zero.depth);
+      const at = i * fewest + count - 1;
+      options[i] = few[at] ??= counted(zeros[i]!, count);
     }
   }
   if (isPlain) shownOf.drawn.set(counts, options);
   return options;
+}
+
+function counted({ value, label, parent, depth }: Option, count: number): Option {
+  return plainOption(value, label, count, parent, depth);
 }
 
 function plainOption(value: string, label: string, count: number, parent: string | null, depth: number): Option {
@@ -131,7 +142,7 @@ function placesOf(
     terms.push(term);
     zeros.push(plainOption(value, labels[term]!, 0, above, depth));
   }
-  return { terms: Uint32Array.from(terms), zeros };
+  return { terms: Uint32Array.from(terms), zeros, few: new Array<undefined>(zeros.length * fewest).fill(undefined) };
 }
 
 function byCount(counts: Uint32Array, byLabel: Uint32Array): (a: number, b: number) => number {

@@ -17,7 +17,7 @@ const stepsOver = (bytes: number) => Math.ceil(bytes / step) * step;
  */
 export class Arena {
   readonly #kernel: Kernel | null;
-  readonly #buffer: ArrayBuffer;
+  readonly buffer: ArrayBuffer;
   /** Sets from elsewhere that were copied here, by themselves. */
   readonly #copies = new Map<Bits, Bits>();
   /** Bytes kept, and where scratch begins, goes up to now, went up to at most, and ends. */
@@ -43,7 +43,7 @@ export class Arena {
     // without a kernel nothing gains by being kept here
     if (!made) this.#end -= this.#start;
     if (!made) this.#start = 0;
-    this.#buffer = made?.buffer ?? new ArrayBuffer(this.#end);
+    this.buffer = made?.buffer ?? new ArrayBuffer(this.#end);
     this.#taken = this.#touched = this.#start;
   }
 
@@ -58,7 +58,7 @@ export class Arena {
     const end = start + stepsOver(words * 4);
     if (end > this.#start) return null;
     this.#kept = end;
-    return new Int32Array(this.#buffer, start, words);
+    return new Int32Array(this.buffer, start, words);
   }
 
   /** Runs `work`, during which scratch may be taken. */
@@ -82,7 +82,7 @@ export class Arena {
     if (this.#open === 0 || end > this.#end) return null;
     this.#taken = end;
     if (end > this.#touched) this.#touched = end;
-    return new Int32Array(this.#buffer, start, words);
+    return new Int32Array(this.buffer, start, words);
   }
 
   /** Scratch for numbers, with anything in it; new memory where there is none. */
@@ -100,12 +100,12 @@ export class Arena {
 
   /** The first of the numbers that were taken last, when the others turned out not to be needed. */
   static first(arena: Arena | null, numbers: Uint32Array, count: number): Uint32Array {
-    if (arena && numbers.buffer === arena.#buffer) arena.#taken = stepsOver(numbers.byteOffset + count * 4);
+    if (arena && numbers.buffer === arena.buffer) arena.#taken = stepsOver(numbers.byteOffset + count * 4);
     return numbers.subarray(0, count);
   }
 
   owns(bits: Bits): boolean {
-    return bits.buffer === this.#buffer;
+    return bits.buffer === this.buffer;
   }
 
   /** A set of one's own to change. */
@@ -143,7 +143,7 @@ export class Arena {
    */
   shared(set: Bits, sets: Int32Array): Int32Array | null {
     const place = this.#placeOf(set);
-    const counts = place < 0 || sets.buffer !== this.#buffer ? null : this.take(sets.length / wordsOf(this.size));
+    const counts = place < 0 || sets.buffer !== this.buffer ? null : this.take(sets.length / wordsOf(this.size));
     if (!counts || !this.#kernel) return null;
     const end = sets.byteOffset + sets.byteLength;
     this.#kernel.shared(place, sets.byteOffset, end, wordsOf(this.size) * 4, counts.byteOffset);
@@ -157,7 +157,7 @@ export class Arena {
    */
   listed(set: Bits, lists: Int32Array, ends: Int32Array): Int32Array | null {
     const place = this.#placeOf(set);
-    const counts = place < 0 || lists.buffer !== this.#buffer ? null : this.take(ends.length);
+    const counts = place < 0 || lists.buffer !== this.buffer ? null : this.take(ends.length);
     if (!counts || !this.#kernel) return null;
     const last = ends.byteOffset + ends.byteLength;
     this.#kernel.listed(lists.byteOffset, ends.byteOffset, last, place, counts.byteOffset);
