@@ -27,6 +27,12 @@ const shiftLeft = 0x74;
 const shiftRight = 0x76;
 const below = 0x49;
 const load = [0x28, ...at(2)];
+const loadNext = [0x28, 2, 4];
+const load16 = [0x2f, ...at(1)];
+const trailingZeros = 0x68;
+const subtract = 0x6b;
+const equalsZero = 0x45;
+const select = 0x1b;
 const store = [0x36, ...at(2)];
 const wide = {
   load: (offset) => [...simd(0), 4, ...unsigned(offset)],
@@ -46,7 +52,7 @@ const wide = {
 /** Runs `body` for as long as the address in `local` is below the one in `end`, moved on by `step` each time. */
 const walk = (local, end, step, body) => [
   ...[0x02, 0x40, 0x03, 0x40],
-  ...[...get(local), ...get(end), below, 0x45, 0x0d, 1],
+  ...[...get(local), ...get(end), below, equalsZero, 0x0d, 1],
   ...body,
   ...[...get(local), ...number(step), add, ...set(local)],
   ...[0x0c, 0, 0x0b, 0x0b],
@@ -113,7 +119,7 @@ const functions = {
     ],
     // 5: place in a, 6: end of this set, 7: ones so far
     body: [
-      ...[0x02, 0x40, 0x03, 0x40, ...get(1), ...get(2), below, 0x45, 0x0d, 1],
+      ...[0x02, 0x40, 0x03, 0x40, ...get(1), ...get(2), below, equalsZero, 0x0d, 1],
       ...[...get(0), ...set(5), ...get(1), ...get(3), add, ...set(6), ...wide.zero, ...set(7)],
       ...walk(1, 6, stride, [
         ...addOnes(7, (offset) => [...get(5), ...wide.load(offset), ...get(1), ...wide.load(offset), ...wide.and]),
@@ -148,6 +154,63 @@ const functions = {
           ...[...get(7), shiftRight, ...number(1), and, ...get(6), add, ...set(6)],
         ]),
         ...[...get(4), ...get(6), ...store, ...moveOn(4, 4)],
+      ]),
+      ...number(0),
+    ],
+  },
+  /** `(a, bytes, list) → end of list`: the posts of a set, ascending. */
+  list: {
+    takes: 3,
+    locals: [[3, i32]],
+    // 3: end of a, 4: the word's bits that are left, 5: post of the word's first bit
+    body: [
+      ...[...get(0), ...get(1), add, ...set(3)],
+      ...walk(0, 3, 4, [
+        ...[...get(0), ...load, ...set(4)],
+        ...[0x02, 0x40, 0x03, 0x40, ...get(4), equalsZero, 0x0d, 1],
+        ...[...get(2), ...get(5), ...get(4), trailingZeros, add, ...store, ...moveOn(2, 4)],
+        ...[...get(4), ...get(4), ...number(1), subtract, and, ...set(4)],
+        ...[0x0c, 0, 0x0b, 0x0b],
+        ...moveOn(5, 32),
+      ]),
+      ...get(2),
+    ],
+  },
+  /**
+   * `(list, end of list, numbers, most, counts) → 0`: counts the posts of a list by a 16-bit number each has; numbers
+   * of `most` and above are all counted as `most`.
+   */
+  walkOne: {
+    takes: 5,
+    locals: [[1, i32]],
+    // 5: number, then where it is counted
+    body: [
+      ...walk(0, 1, 4, [
+        ...[...get(0), ...load, ...number(1), shiftLeft, ...get(2), add, ...load16, ...tee(5)],
+        ...[...get(3), ...get(5), ...get(3), below, select],
+        ...[...number(2), shiftLeft, ...get(4), add, ...tee(5)],
+        ...[...get(5), ...load, ...number(1), add, ...store],
+      ]),
+      ...number(0),
+    ],
+  },
+  /**
+   * `(list, end of list, starts, numbers, counts) → 0`: likewise for posts with several numbers: those of post `p` are
+   * from the `starts[p]`th up to the `starts[p + 1]`th.
+   */
+  walkMany: {
+    takes: 5,
+    locals: [[3, i32]],
+    // 5: where a number stands, 6: where the post's numbers end, 7: where its starts stand, then where it is counted
+    body: [
+      ...walk(0, 1, 4, [
+        ...[...get(0), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(7)],
+        ...[...load, ...number(1), shiftLeft, ...get(3), add, ...set(5)],
+        ...[...get(7), ...loadNext, ...number(1), shiftLeft, ...get(3), add, ...set(6)],
+        ...walk(5, 6, 2, [
+          ...[...get(5), ...load16, ...number(2), shiftLeft, ...get(4), add, ...tee(7)],
+          ...[...get(7), ...load, ...number(1), add, ...store],
+        ]),
       ]),
       ...number(0),
     ],

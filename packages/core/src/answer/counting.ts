@@ -45,7 +45,10 @@ export class Counted {
   /** Counts, for every value of a column by its rank, the posts of the set that have it. Never to be changed. */
   ranks(column: SortedColumn): Uint32Array {
     return this.#counts(column, column.distinct.length, (posts, counts) => {
-      countOne(column.ranks, posts.listedIn(this.#scope.arena).list, counts);
+      const { arena } = this.#scope;
+      const { list } = posts.listedIn(arena);
+      if (column.ranks instanceof Uint16Array && arena?.walk(list, null, column.ranks, counts)) return;
+      countOne(column.ranks, list, counts);
     });
   }
 
@@ -58,13 +61,16 @@ export class Counted {
     const known = this.#kept?.get(column);
     if (known) return known;
     this.#walk ??= walkOf(this.set, this.#scope);
-    const counts = this.#kept ? new Uint32Array(size) : Arena.zeros(this.#scope.arena, size);
+    let counts = Arena.zeros(this.#scope.arena, size);
     count(this.#walk.posts, counts);
     if (this.#walk.isRest) {
       const whole = new Counted(this.#scope.set, this.#scope).#counts(column, size, count);
       for (let t = 0; t < counts.length; t++) counts[t] = whole[t]! - counts[t]!;
     }
-    this.#kept?.set(column, counts);
+    if (this.#kept) {
+      counts = counts.slice();
+      this.#kept.set(column, counts);
+    }
     return counts;
   }
 }

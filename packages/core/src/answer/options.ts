@@ -49,6 +49,8 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
 interface Places {
   /** Their term numbers, in order. */
   terms: Uint32Array;
+  /** By term: its place among them; -1 where it is not there. */
+  at: Int32Array;
   /** The options as they are while nothing has them: most terms of most answers. Shared by all answers. */
   zeros: Option[];
   /** Likewise with counts from 1 to `fewest`, each made when it is first wanted: most of the rest. */
@@ -77,20 +79,21 @@ export function drawOptions(
   const isPlain = keep && chosen.size === 0;
   const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
   if (drawn) return drawn;
-  const { terms, zeros, few } = placesFor(facet, column, shownOf, counts, chosen, partly);
+  const { terms, zeros, few, at } = placesFor(facet, column, shownOf, counts, chosen, partly);
   const options = zeros.slice();
   for (let i = 0; i < options.length; i++) {
-    const term = terms[i]!;
-    const count = counts[term]!;
-    if (chosen.size > 0 && (chosen.has(term) || partly.has(term))) {
-      const selected = chosen.has(term);
-      options[i] = { ...options[i]!, count, selected, partly: !selected };
-    } else if (count > fewest) {
+    const count = counts[terms[i]!]!;
+    if (count > fewest) {
       options[i] = counted(zeros[i]!, count);
     } else if (count !== 0) {
-      const at = i * fewest + count - 1;
-      options[i] = few[at] ??= counted(zeros[i]!, count);
+      const place = i * fewest + count - 1;
+      options[i] = few[place] ??= counted(zeros[i]!, count);
     }
+  }
+  // few are chosen: they are drawn over, so that the loop need not ask of each
+  for (const term of partly) if (at[term]! >= 0) options[at[term]!] = { ...options[at[term]!]!, partly: true };
+  for (const term of chosen) {
+    if (at[term]! >= 0) options[at[term]!] = { ...options[at[term]!]!, selected: true, partly: false };
   }
   if (isPlain) shownOf.drawn.set(counts, options);
   return options;
@@ -142,7 +145,10 @@ function placesOf(
     terms.push(term);
     zeros.push(plainOption(value, labels[term]!, 0, above, depth));
   }
-  return { terms: Uint32Array.from(terms), zeros, few: new Array<undefined>(zeros.length * fewest).fill(undefined) };
+  const at = new Int32Array(column.terms.length).fill(-1);
+  for (let i = 0; i < terms.length; i++) at[terms[i]!] = i;
+  const few = new Array<undefined>(zeros.length * fewest).fill(undefined);
+  return { terms: Uint32Array.from(terms), at, zeros, few };
 }
 
 function byCount(counts: Uint32Array, byLabel: Uint32Array): (a: number, b: number) => number {

@@ -20,7 +20,11 @@ export function fullBits(size: number): Bits {
 
 /** The posts from `start` up to `end`, the latter left out. */
 export function spanBits(size: number, start: number, end: number): Bits {
-  const bits = emptyBits(size);
+  return fillSpan(emptyBits(size), start, end);
+}
+
+/** Puts the posts from `start` up to `end` into a set that has none. */
+export function fillSpan(bits: Bits, start: number, end: number): Bits {
   if (start >= end) return bits;
   const first = start >>> 5;
   const last = (end - 1) >>> 5;
@@ -91,11 +95,9 @@ export function countShared(a: Bits, b: Bits): number {
   return count;
 }
 
-/**
- * The posts of a set as a list, ascending.
- * @param list  where it is to be written, as long as there are posts
- */
-export function listBits(bits: Bits, list: Uint32Array = new Uint32Array(countBits(bits))): Uint32Array {
+/** The posts of a set as a list, ascending. */
+export function listBits(bits: Bits): Uint32Array {
+  const list = new Uint32Array(countBits(bits));
   let at = 0;
   for (let w = 0; w < bits.length; w++) {
     let v = bits[w]!;

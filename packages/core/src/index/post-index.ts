@@ -232,7 +232,7 @@ export class PostIndex implements Vocabulary {
       const others = readAll(orElse);
       values = values.map((value, p) => (Number.isNaN(value) ? others[p]! : value));
     }
-    return buildSortedColumn(values, orderByKeys(values, this.#numbered, 'asc'));
+    return buildSortedColumn(values, orderByKeys(values, this.#numbered, 'asc'), this.arena);
   }
 
   /** Where the sets of this index lie, and what answers work with; null for one too small to gain by it. */

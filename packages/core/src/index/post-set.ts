@@ -12,6 +12,9 @@ import {
   type Bits,
 } from './bits.js';
 
+/** What finding a post in a list costs, in posts of that list laid out and taken up again. */
+const stepsToFind = 6;
+
 /** What sorting a post costs, in words of a set looked at. */
 const stepsToSort = 16;
 
@@ -45,13 +48,14 @@ export class PostSet {
     return new PostSet(size, null, list, list.length);
   }
 
-  /** A set of few posts, each in the list at least once, in any order. */
+  /** A set of posts, each in the list at least once, in any order. */
   static ofUnsorted(size: number, list: Uint32Array, arena: Arena | null = null): PostSet {
     // sorting looks at every post some ten times; a bit each puts them in order by looking at all words once
     if (list.length * stepsToSort < wordsOf(size)) return PostSet.ofList(size, onceEach(list.slice().sort()));
-    const bits = arena?.take(wordsOf(size))?.fill(0) ?? emptyBits(size);
+    const bits = cleanBits(size, arena);
     for (let i = 0; i < list.length; i++) setBit(bits, list[i]!);
-    return PostSet.ofBits(size, bits).listedIn(arena);
+    const set = PostSet.ofBits(size, bits);
+    return PostSet.isFew(size, list.length) ? set.listedIn(arena) : set;
   }
 
   /** Whether there are few enough of some posts for a list to be the better form: it takes no more room. */
@@ -76,10 +80,10 @@ export class PostSet {
       }
       return PostSet.ofUnsorted(size, all, arena);
     }
-    const bits = arena?.take(wordsOf(size))?.fill(0) ?? emptyBits(size);
+    const bits = cleanBits(size, arena);
     for (const set of sets) {
-      if (set.#bits) orInto(bits, set.#bits);
-      else for (const post of set.#list!) setBit(bits, post);
+      if (!set.#bits) for (const post of set.#list!) setBit(bits, post);
+      else if (!arena?.orInto(bits, set.#bits)) orInto(bits, set.#bits);
     }
     return PostSet.ofBits(size, bits);
   }
@@ -107,7 +111,7 @@ export class PostSet {
   listedIn(arena: Arena | null): PostSet {
     if (this.#list) return this;
     const isScratch = arena !== null && arena.owns(this.#bits!);
-    this.#list = listBits(this.#bits!, Arena.numbers(isScratch ? arena : null, this.count));
+    this.#list = (isScratch && arena.list(this.#bits!, this.count)) || listBits(this.#bits!);
     return this;
   }
 
@@ -137,6 +141,11 @@ export class PostSet {
   }
 }
 
+/** A set of no posts, to be filled. */
+export function cleanBits(size: number, arena: Arena | null): Bits {
+  return arena?.take(wordsOf(size))?.fill(0) ?? emptyBits(size);
+}
+
 /** A post is written down before it is known to stay: a branch that is taken at random would cost more than the rest. */
 function keepIn(list: Uint32Array, bits: Bits, arena: Arena | null): Uint32Array {
   const kept = Arena.numbers(arena, list.length);
@@ -151,13 +160,31 @@ function keepIn(list: Uint32Array, bits: Bits, arena: Arena | null): Uint32Array
 
 let scratch: Bits = emptyBits(0);
 
-/** What two lists share: the longer is laid out as bits, and taken up again. */
+/** What two lists share. Few posts are looked up in the other list; for more, that one is laid out as bits and taken up again. */
 function keepShared(few: Uint32Array, more: Uint32Array, size: number, arena: Arena | null): Uint32Array {
+  if (few.length * stepsToFind < more.length) return keepFound(few, more, arena);
   if (scratch.length << 5 < size) scratch = emptyBits(size);
   for (let i = 0; i < more.length; i++) scratch[more[i]! >>> 5]! |= 1 << (more[i]! & 31);
   const kept = keepIn(few, scratch, arena);
   for (let i = 0; i < more.length; i++) scratch[more[i]! >>> 5] = 0;
   return kept;
+}
+
+/** Each post is looked for by halving, from where the one before it was found on. */
+function keepFound(few: Uint32Array, more: Uint32Array, arena: Arena | null): Uint32Array {
+  const kept = Arena.numbers(arena, few.length);
+  let [count, from] = [0, 0];
+  for (let i = 0; i < few.length; i++) {
+    const post = few[i]!;
+    let end = more.length;
+    while (from < end) {
+      const middle = (from + end) >>> 1;
+      if (more[middle]! < post) from = middle + 1;
+      else end = middle;
+    }
+    if (more[from] === post) kept[count++] = post;
+  }
+  return Arena.first(arena, kept, count);
 }
 
 /** An ascending list without what it repeats. */

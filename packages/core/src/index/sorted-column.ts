@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
-import { countRun, emptyBits, setBit, spanBits, bitsOf, type Bits } from './bits.js';
-import { PostSet } from './post-set.js';
+import { countRun, emptyBits, fillSpan, setBit, spanBits, bitsOf, type Bits } from './bits.js';
+import { cleanBits, PostSet } from './post-set.js';
 
 /**
  * The values of a number or day field over all posts, each value by its rank among the distinct ones, and the posts in
@@ -36,7 +36,7 @@ export interface SortedColumn {
 const stepsKept = 32;
 
 /** @param order  the posts with a value first, ascending by value, then by number; then all others */
-export function buildSortedColumn(values: Float64Array, order: Uint32Array): SortedColumn {
+export function buildSortedColumn(values: Float64Array, order: Uint32Array, arena: Arena | null): SortedColumn {
   const size = values.length;
   let filledCount = 0;
   let whole = true;
@@ -57,7 +57,8 @@ export function buildSortedColumn(values: Float64Array, order: Uint32Array): Sor
   const stride = Math.max(32, Math.ceil(filledCount / stepsKept));
   const steps = falling ? [] : stepsOf(size, posts, stride);
   const filled = falling ? spanBits(size, 0, filledCount) : bitsOf(size, posts);
-  return { size, distinct, ranks, posts, starts, falling, steps, stride, filled, whole };
+  const here = arena ? arena.adopt(ranks) : ranks;
+  return { size, distinct, ranks: here, posts, starts, falling, steps, stride, filled, whole };
 }
 
 function distinctOf(values: Float64Array, posts: Uint32Array): Pick<SortedColumn, 'distinct' | 'starts'> {
@@ -98,7 +99,7 @@ function countUpTo(column: SortedColumn, value: number, strictly: boolean): numb
 function firstPosts(column: SortedColumn, count: number, arena: Arena | null): Bits {
   const filled = column.posts.length;
   if (count === filled) return column.filled;
-  if (column.falling) return spanBits(column.size, filled - count, filled);
+  if (column.falling) return fillSpan(cleanBits(column.size, arena), filled - count, filled);
   const step = Math.floor(count / column.stride);
   const bits = arena?.copy(column.steps[step]!) ?? column.steps[step]!.slice();
   for (let i = step * column.stride; i < count; i++) setBit(bits, column.posts[i]!);
@@ -132,7 +133,9 @@ export function postsWithin(
 
 /** `count` posts in a row. */
 function spanOf(size: number, first: number, count: number, arena: Arena | null): PostSet {
-  if (!PostSet.isFew(size, count)) return PostSet.ofBits(size, spanBits(size, first, first + count), count);
+  if (!PostSet.isFew(size, count)) {
+    return PostSet.ofBits(size, fillSpan(cleanBits(size, arena), first, first + count), count);
+  }
   const list = Arena.numbers(arena, count);
   for (let i = 0; i < count; i++) list[i] = first + i;
   return PostSet.ofList(size, list);

@@ -113,9 +113,8 @@ function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers)
 function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null): TermColumn {
   const count = terms.terms.length;
   const sizes = new Uint32Array(count);
-  if (rows.form === 'one') {
-    for (const t of rows.values) if (t !== rows.none) sizes[t]!++;
-  } else for (const t of rows.values) sizes[t]!++;
+  const { values } = rows;
+  for (let i = 0; i < values.length; i++) if (values[i]! < count) sizes[values[i]!]!++;
   const isDense = (t: number) => sizes[t]! > size * denseShare;
   const words = wordsOf(size);
   let [listed, dense] = [0, 0];
@@ -140,16 +139,9 @@ function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null
     else listed += sizes[t]!;
   }
   const isSet = Uint8Array.from(sets, (set) => (set ? 1 : 0));
-  const { values } = rows;
-  for (let p = 0; p < size; p++) {
-    const [start, end] = rows.form === 'one' ? [p, p + 1] : [rows.starts[p]!, rows.starts[p + 1]!];
-    for (let i = start; i < end; i++) {
-      const t = values[i]!;
-      if (t >= count) continue;
-      if (isSet[t]) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
-      else lists[next[t]!++] = p;
-    }
-  }
+  const fill: Fill = { isSet, next, bits, lists };
+  if (rows.form === 'one') fillOne(fill, values);
+  else fillMany(fill, rows.starts, values);
   let board: Board | null = null;
   if (arena && kept?.bits && kept.lists && kept.ends) {
     const all = Array.from(sizes, (_, t) => t);
@@ -158,7 +150,44 @@ function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null
     board = { arena, dense: here, sparse: there, sets: bits, lists: listWords, ends: kept.ends };
   }
   const { terms: list, numbers, parents } = terms;
-  return { size, terms: list, numbers, parents, rows, sizes, postings, sets, board };
+  const here = arena ? adoptRows(rows, arena) : rows;
+  return { size, terms: list, numbers, parents, rows: here, sizes, postings, sets, board };
+}
+
+/** Where the posts of each term go: from `next` on, among the words of sets or the posts of lists. */
+interface Fill {
+  isSet: Uint8Array;
+  next: Uint32Array;
+  bits: Bits;
+  lists: Uint32Array;
+}
+
+// as with counting, the loops stand alone, each over one form of rows
+function fillOne({ isSet, next, bits, lists }: Fill, values: Numbers): void {
+  const count = next.length;
+  for (let p = 0; p < values.length; p++) {
+    const t = values[p]!;
+    if (t >= count) continue;
+    if (isSet[t] === 1) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
+    else lists[next[t]!++] = p;
+  }
+}
+
+function fillMany({ isSet, next, bits, lists }: Fill, starts: Uint32Array, values: Numbers): void {
+  const size = starts.length - 1;
+  for (let p = 0, i = 0; p < size; p++) {
+    const end = starts[p + 1]!;
+    for (; i < end; i++) {
+      const t = values[i]!;
+      if (isSet[t] === 1) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
+      else lists[next[t]!++] = p;
+    }
+  }
+}
+
+function adoptRows(rows: Rows, arena: Arena): Rows {
+  const values = arena.adopt(rows.values);
+  return rows.form === 'one' ? { ...rows, values } : { form: 'many', starts: arena.adopt(rows.starts), values };
 }
 
 /** The posts under any of some terms. One term's own set is handed out as it is. `arena`: where another may lie. */
@@ -208,14 +237,18 @@ export function countTermsOf(
     return counts;
   }
   const { list } = posts.listedIn(arena);
+  if (rows.values instanceof Uint16Array) {
+    const starts = rows.form === 'many' ? rows.starts : null;
+    if (arena?.walk(list, starts, rows.values, counts)) return counts;
+  }
   if (rows.form === 'one') countOne(rows.values, list, counts);
   else countMany(rows.starts, rows.values, list, counts);
   return counts;
 }
 
 /** What the kernel takes for a word of a set, and for a post of a list, as part of a step over a post's terms. */
-const kernelWord = 0.06;
-const kernelHit = 0.3;
+const kernelWord = 0.2;
+const kernelHit = 0.8;
 
 /** Tells whether there was room to do it. */
 function countOnBoard(board: Board, posts: Bits, counts: Uint32Array): boolean {

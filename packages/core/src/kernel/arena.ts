@@ -18,8 +18,8 @@ const stepsOver = (bytes: number) => Math.ceil(bytes / step) * step;
 export class Arena {
   readonly #kernel: Kernel | null;
   readonly buffer: ArrayBuffer;
-  /** Sets from elsewhere that were copied here, by themselves. */
-  readonly #copies = new Map<Bits, Bits>();
+  /** Sets and lists from elsewhere that were copied here, by themselves. */
+  readonly #copies = new Map<Bits | Uint32Array, Int32Array>();
   /** Bytes kept, and where scratch begins, goes up to now, went up to at most, and ends. */
   #kept = 0;
   readonly #start: number;
@@ -61,6 +61,16 @@ export class Arena {
     return new Int32Array(this.buffer, start, words);
   }
 
+  /** Numbers as they are, here to stay; where there is no room or no kernel, where they are. */
+  adopt<N extends Uint16Array | Uint32Array>(numbers: N): N {
+    const words = numbers.buffer === this.buffer ? null : this.keep(Math.ceil(numbers.byteLength / 4));
+    if (!words) return numbers;
+    const kind = numbers.constructor as new (buffer: ArrayBufferLike, start: number, length: number) => N;
+    const copy = new kind(this.buffer, words.byteOffset, numbers.length);
+    copy.set(numbers);
+    return copy;
+  }
+
   /** Runs `work`, during which scratch may be taken. */
   during<T>(work: () => T): T {
     const before = this.#taken;
@@ -93,7 +103,8 @@ export class Arena {
 
   /** Scratch for counts, all zero. */
   static zeros(arena: Arena | null, count: number): Uint32Array {
-    const words = arena?.take(count);
+    // one more than is asked for: the kernel counts there what has no number
+    const words = arena?.take(count + 1);
     if (!words) return new Uint32Array(count);
     return new Uint32Array(words.buffer, words.byteOffset, count).fill(0);
   }
@@ -125,9 +136,12 @@ export class Arena {
     return this.#kernel && this.#join(a, b, this.#kernel.without);
   }
 
-  /** What is in either; otherwise as `and`. */
-  or(a: Bits, b: Bits): { bits: Bits; count: number } | null {
-    return this.#kernel && this.#join(a, b, this.#kernel.or);
+  /** Puts what is in `other` into a scratch set too; tells whether it could. */
+  orInto(set: Bits, other: Bits): boolean {
+    const place = this.#kernel && this.owns(set) ? this.#placeOf(other) : -1;
+    if (place < 0) return false;
+    this.#kernel!.or(set.byteOffset, place, set.byteOffset, set.byteLength);
+    return true;
   }
 
   #join(a: Bits, b: Bits, join: Kernel['and']): { bits: Bits; count: number } | null {
@@ -162,6 +176,43 @@ export class Arena {
     const last = ends.byteOffset + ends.byteLength;
     this.#kernel.listed(lists.byteOffset, ends.byteOffset, last, place, counts.byteOffset);
     return counts;
+  }
+
+  /** The posts of a set, ascending, as scratch; null where there is no kernel or no room. */
+  list(set: Bits, count: number): Uint32Array | null {
+    const place = this.#kernel ? this.#placeOf(set) : -1;
+    const list = place < 0 ? null : this.take(count);
+    if (!list) return null;
+    this.#kernel!.list(place, set.byteLength, list.byteOffset);
+    return new Uint32Array(this.buffer, list.byteOffset, count);
+  }
+
+  /**
+   * Counts the posts of a list by the numbers each has, in `counts`, which lie here and are zero.
+   * @param starts  where the numbers of each post begin; null where each has one, of which those that are no place of
+   *                `counts` are passed over
+   * @returns whether it was done: not where there is no kernel, no room, or where something lies elsewhere
+   */
+  walk(list: Uint32Array, starts: Uint32Array | null, numbers: Uint16Array, counts: Uint32Array): boolean {
+    if (!this.#kernel || numbers.buffer !== this.buffer || counts.buffer !== this.buffer) return false;
+    const posts = list.buffer === this.buffer ? list : this.#listCopy(list);
+    if (!posts) return false;
+    const end = posts.byteOffset + posts.byteLength;
+    if (starts) {
+      if (starts.buffer !== this.buffer) return false;
+      this.#kernel.walkMany(posts.byteOffset, end, starts.byteOffset, numbers.byteOffset, counts.byteOffset);
+    } else this.#kernel.walkOne(posts.byteOffset, end, numbers.byteOffset, counts.length, counts.byteOffset);
+    return true;
+  }
+
+  #listCopy(list: Uint32Array): Int32Array | null {
+    let copy = this.#copies.get(list) ?? null;
+    if (!copy) {
+      copy = this.take(list.length);
+      copy?.set(list);
+      if (copy) this.#copies.set(list, copy);
+    }
+    return copy;
   }
 
   /** Where a set lies; one that lies elsewhere is copied here. -1 where there is no room. */

@@ -15,6 +15,12 @@ export interface Kernel {
   shared(this: void, a: number, sets: number, end: number, bytes: number, counts: number): void;
   /** Writes to `counts` how many posts are in `a` of each list; `ends` up to `endOfEnds` tells where each list ends. */
   listed(this: void, lists: number, ends: number, endOfEnds: number, a: number, counts: number): void;
+  /** Writes the posts of a set to `list`, ascending, and gives where that ends. */
+  list(this: void, a: number, bytes: number, list: number): number;
+  /** Counts the posts of a list by a 16-bit number each has; numbers of `most` and above are all counted as `most`. */
+  walkOne(this: void, list: number, end: number, numbers: number, most: number, counts: number): void;
+  /** Likewise for posts with several numbers: those of post `p` are from the `starts[p]`th up to the `starts[p + 1]`th. */
+  walkMany(this: void, list: number, end: number, starts: number, numbers: number, counts: number): void;
 }
 
 /** The part of the WebAssembly interface that is used: this room knows neither browser nor Node. */

@@ -78,6 +78,11 @@ function postsMeeting(index: TextIndex, one: Omit<Met, 'posts'>): PostSet {
 }
 
 function postsWithAny({ size, starts, posts }: TextIndex, numbers: readonly number[]): PostSet {
+  const [first, last] = [numbers[0] ?? 0, numbers[numbers.length - 1] ?? -1];
+  // words that begin alike stand together, and so do their posts
+  if (numbers.length > 1 && last - first === numbers.length - 1) {
+    return PostSet.ofUnsorted(size, posts.subarray(starts[first], starts[last + 1]));
+  }
   return PostSet.union(
     size,
     numbers.map((w) => PostSet.ofList(size, posts.subarray(starts[w], starts[w + 1]))),

@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { andBits, countBits, countShared, emptyBits, orInto, setBit, withoutBits, wordsOf } from '../index/bits.js';
+import { Arena } from './arena.js';
+import { makeKernel } from './kernel.js';
+
+const size = 1500;
+const set = fc.array(fc.nat({ max: size - 1 }), { maxLength: 400 }).map((posts) => {
+  const bits = emptyBits(size);
+  for (const post of posts) setBit(bits, post);
+  return bits;
+});
+const bytes = wordsOf(size) * 4;
+const { kernel, buffer } = makeKernel(bytes * 20)!;
+const place = (at: number) => new Int32Array(buffer, at * bytes, wordsOf(size));
+
+test('sets are joined and counted as the plain loops do', () => {
+  fc.assert(
+    fc.property(set, set, (a, b) => {
+      place(0).set(a);
+      place(1).set(b);
+      const either = a.slice();
+      orInto(either, b);
+      for (const [join, expected] of [
+        [kernel.and, andBits(a, b)],
+        [kernel.without, withoutBits(a, b)],
+        [kernel.or, either],
+      ] as const) {
+        expect(join(0, bytes, 2 * bytes, bytes)).toBe(countBits(expected));
+        expect(place(2)).toEqual(expected);
+      }
+      expect(kernel.count(0, bytes)).toBe(countBits(a));
+    }),
+  );
+});
+
+test('what a set shares with each of many sets and lists is counted as the plain loops do', () => {
+  fc.assert(
+    fc.property(set, fc.array(set, { maxLength: 10 }), (a, sets) => {
+      const arena = new Arena(size, 200_000);
+      const kept = arena.keep(sets.length * wordsOf(size))!;
+      sets.forEach((one, i) => kept.set(one, i * wordsOf(size)));
+      const lists = sets.map((one) => [...Array(size).keys()].filter((p) => (one[p >>> 5]! >>> (p & 31)) & 1));
+      const all = arena.keep(lists.flat().length)!;
+      all.set(lists.flat());
+      const ends = arena.keep(lists.length)!;
+      let end = all.byteOffset;
+      lists.forEach((list, i) => (ends[i] = end += list.length * 4));
+      const expected = sets.map((one) => countShared(a, one));
+      arena.during(() => {
+        expect([...arena.shared(a, kept)!]).toEqual(expected);
+        expect([...arena.listed(a, all, ends)!]).toEqual(expected);
+      });
+    }),
+    { numRuns: 50 },
+  );
+});
+
+test('a popcount of full sets does not run over', () => {
+  const big = 3_000_000;
+  const arena = new Arena(big, 3 * wordsOf(big) * 4);
+  const full = arena.keep(wordsOf(big))!.fill(-1);
+  arena.during(() => {
+    expect(arena.and(full, full)!.count).toBe(wordsOf(big) * 32);
+    expect([...arena.shared(full, full)!]).toEqual([wordsOf(big) * 32]);
+  });
+});
+
+describe('an arena', () => {
+  test('gives scratch only during an answer, and gives the same again at the next', () => {
+    const arena = new Arena(size, 1000);
+    expect(arena.take(10)).toBeNull();
+    const first = arena.during(() => arena.take(10)!.byteOffset);
+    expect(arena.during(() => arena.take(10)!.byteOffset)).toBe(first);
+    arena.during(() => {
+      const outer = arena.take(10)!;
+      arena.during(() => arena.take(10)!.fill(7));
+      expect(arena.take(10)!.byteOffset).toBeGreaterThan(outer.byteOffset);
+    });
+  });
+
+  test('says so when there is no room left, and new memory is used', () => {
+    const arena = new Arena(size, 1000);
+    expect(arena.keep(100_000)).toBeNull();
+    arena.during(() => {
+      expect(arena.take(1_000_000)).toBeNull();
+      expect(Arena.zeros(arena, 1_000_000)).toHaveLength(1_000_000);
+      while (arena.take(wordsOf(size)));
+      expect(arena.and(emptyBits(size), emptyBits(size))).toBeNull();
+    });
+  });
+
+  test('zeroes counts that were something else before', () => {
+    const arena = new Arena(size, 0);
+    arena.during(() => arena.take(50)!.fill(9));
+    arena.during(() => expect([...Arena.zeros(arena, 50)]).toEqual(Array(50).fill(0)));
+  });
+
+  test('keeps what was taken last only as far as it is used', () => {
+    const arena = new Arena(size, 0);
+    arena.during(() => {
+      const long = Arena.numbers(arena, 500);
+      expect(Arena.first(arena, long, 3)).toHaveLength(3);
+      const next = Arena.numbers(arena, 1);
+      expect(next.byteOffset).toBe(long.byteOffset + 64);
+    });
+  });
+});
