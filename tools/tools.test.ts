@@ -68,3 +68,11 @@ test('a picture is the same for the same note, and whole', () => {
   expect(first).toMatch(/^<svg [^>]+>.+<\/svg>\s*$/s);
   expect(first).not.toMatch(/NaN|undefined/);
 });
+
+test('the kernel that the engine carries is the one its script makes', () => {
+  const { stdout } = node(
+    `import { kernelFile, kernelSource } from './kernel.mjs'; import { readFileSync } from 'node:fs';
+     console.log(readFileSync(kernelFile, 'utf8') === await kernelSource());`,
+  );
+  expect(stdout.trim()).toBe('true');
+});

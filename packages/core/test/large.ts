@@ -67,22 +67,24 @@ export function largeLens(): Lens {
   });
 }
 
-/** Queries with one to four facets on. */
+/** Queries with one to four facets on, and each search alone: what is found is kept, and met again by the next answer. */
 export function largeQueries(lens: Lens, count: number): Query[] {
   const next = chance(count);
   const index = buildIndex(largeCollection(10));
+  const searches = ['tern', 're', '"otter nest"', 'bed -tern'].map((text) => `q=${text.replaceAll(' ', '+')}`);
   const parts = [
     () => `place=p${next(40)}${next(2) ? `,p${next(40)}` : ''}`,
     () => `tags=t${next(20)}${next(3) ? '' : `,t${next(5)}`}`,
     () => `kind=k${next(6)},k${next(3)}`,
     () => `open=${next(2) ? 'yes' : 'no'}`,
-    () => `q=${['tern', 're', '"otter nest"', 'bed -tern'][next(4)]!.replaceAll(' ', '+')}`,
+    () => searches[next(4)]!,
     () => [`day=2021`, `day=2020-06-01/..`, `day=2022-03-01/2022-05-31`][next(3)]!,
     () => [`minutes=5/20`, `minutes=30/..`, `minutes=../45`][next(3)]!,
   ];
-  return Array.from({ length: count }, (_, i) => {
+  const mixed = Array.from({ length: count }, (_, i) => {
     const on = [...parts];
-    const picked = Array.from({ length: 1 + (i % 4) }, () => on.splice(next(on.length), 1)[0]!());
-    return readAddress(picked.join('&'), lens, index).query;
+    return Array.from({ length: 1 + (i % 4) }, () => on.splice(next(on.length), 1)[0]!()).join('&');
   });
+  const unranked = searches.map((one) => `${one}&sort=newest`);
+  return [...unranked, ...mixed, ...searches].map((address) => readAddress(address, lens, index).query);
 }

@@ -10,7 +10,7 @@ import { facetAnswer } from './facet-answer.js';
 import { itemOf } from './items.js';
 import { orderingOf, pageOf } from './ordering.js';
 import { passing, searchOf, textIndexOf } from './passing.js';
-import { countedOf, passQuery, planOf, scopeCounted, type Passed } from './plan.js';
+import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed } from './plan.js';
 
 /**
  * Answers a query: total, matched, one page of posts, and every facet's options or histogram with exact counts.
@@ -18,8 +18,7 @@ import { countedOf, passQuery, planOf, scopeCounted, type Passed } from './plan.
  * @param notices  what reading the address noted; the answer's own are put after them
  */
 export function answer(index: PostIndex, query: Query, notices: readonly Notice[] = []): Answer {
-  const { arena } = index;
-  return arena ? arena.during(() => workOut(index, query, notices)) : workOut(index, query, notices);
+  return withScratch(index, () => workOut(index, query, notices));
 }
 
 function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): Answer {

@@ -127,6 +127,11 @@ function commonCounts(plan: Plan, facet: Facet, term: number): KeptCounts {
   return kept;
 }
 
+/** Runs what may take scratch from the arena, if the index has one. */
+export function withScratch<T>(index: PostIndex, work: () => T): T {
+  return index.arena ? index.arena.during(work) : work();
+}
+
 /**
  * Works out ahead what the first answers of a lens would otherwise wait for: its columns, words, and the counts under
  * each common term. Answers are the same without.
@@ -138,13 +143,12 @@ export function warm(index: PostIndex, lens: Lens): void {
   for (const [facet, { column }] of plan.terms) {
     column.sets.forEach((set, term) => {
       if (!set) return;
-      const counted = new Counted(
-        plan.scope.set.and(postsUnder(column, [term])),
-        plan.scope,
-        commonCounts(plan, facet, term),
-      );
-      for (const other of plan.terms.values()) counted.terms(other.column);
-      for (const other of ranges) counted.ranks(other);
+      const under = plan.scope.set.and(postsUnder(column, [term]));
+      const counted = new Counted(under, plan.scope, commonCounts(plan, facet, term));
+      withScratch(index, () => {
+        for (const other of plan.terms.values()) counted.terms(other.column);
+        for (const other of ranges) counted.ranks(other);
+      });
     });
   }
 }

@@ -1,5 +1,5 @@
 import { Counted } from '../answer/counting.js';
-import { planOf } from '../answer/plan.js';
+import { planOf, withScratch } from '../answer/plan.js';
 import type { PostIndex } from '../index/post-index.js';
 import { postsUnder, type TermColumn } from '../index/term-column.js';
 import { isSingle, isTerms, type Facet, type Lens } from '../model/lens.js';
@@ -51,8 +51,9 @@ export function deadEnds(index: PostIndex, lens: Lens, first = 50): DeadEnds {
   const found: { a: Choice; b: Choice; rarer: number }[] = [];
   facets.forEach((one, i) => {
     const others = facets.slice(i + 1);
-    for (const a of one.terms) {
-      const under = new Counted(plan.scope.set.and(postsUnder(one.column, [a])), plan.scope);
+    const pairWith = (a: number) => {
+      const posts = plan.scope.set.and(postsUnder(one.column, [a]), index.arena);
+      const under = new Counted(posts, plan.scope);
       const together = (other: Chosen, candidates: readonly number[]) => {
         pairs += candidates.length;
         const counts = under.terms(other.column);
@@ -73,7 +74,8 @@ export function deadEnds(index: PostIndex, lens: Lens, first = 50): DeadEnds {
           one.terms.filter((b) => b > a),
         );
       }
-    }
+    };
+    for (const a of one.terms) withScratch(index, () => pairWith(a));
   });
   return { pairs, dead, worst: worstOf(found, first).map(({ a, b }) => [a, b]) };
 }
