@@ -2,6 +2,7 @@ export * from './address/parameters.js';
 export * from './address/read.js';
 export * from './address/write.js';
 export * from './answer/answer.js';
+export { arrangeTerms } from './answer/term-order.js';
 export { warm } from './answer/plan.js';
 export * from './fields/cell.js';
 export * from './fields/describe.js';

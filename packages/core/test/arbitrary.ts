@@ -168,8 +168,9 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
       zone: fc.constantFrom('UTC', 'Europe/Berlin', 'America/New_York', 'Asia/Tokyo'),
       span: fc.boolean(),
       relevance: fc.boolean(),
+      start: fc.constantFrom('either', 'yes', 'no'),
     })
-    .map(({ words, zone, span, relevance, match, kind, where, exclude, limit, size, mode, first }) =>
+    .map(({ start, words, zone, span, relevance, match, kind, where, exclude, limit, size, mode, first }) =>
       lensOf({
         scope: {
           where: where.length === 0 ? [] : [{ field: 'habitat', is: where }],
@@ -179,7 +180,7 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
         facets: [
           { key: 'habitat', kind: 'tree', field: 'habitat', match },
           { key: 'kind', kind, field: 'kind', order: 'count' },
-          { key: 'open', kind: 'switch', field: 'open' },
+          { key: 'open', kind: 'switch', field: 'open', start },
           { key: 'q', kind: 'search', fields: ['title', 'summary', 'kind'], words },
           { key: 'seen', kind: 'date-range', field: 'seen' },
           { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },

@@ -8,8 +8,12 @@ import {
   dropAlias,
   duplicateFacet,
   huesOf,
+  listAll,
+  listOnly,
   moveFacet,
+  moveTerm,
   placeFacet,
+  placeTerm,
   relabelTerm,
   removeFacet,
   renameFacet,
@@ -161,10 +165,59 @@ test('no difference visitors could notice goes unsaid', () => {
   expect(titles(withKind({ folded: true }))).toEqual(['KIND is folded at first']);
   expect(titles(withKind({ dependsOn: 'habitat' }))).toEqual(['KIND is there at another time']);
   expect(titles(withKind({ labels: { a: 'A' } }))).toEqual(['KIND words some choices differently']);
-  expect(titles(withKind({ only: ['a'] }))).toEqual(['KIND is set another way']);
+  expect(titles(withKind({ only: ['a'] }))).toEqual(['KIND lists only a']);
+  expect(titles(withKind({ aSettingToCome: 1 }))).toEqual(['KIND is set another way']);
   expect(titles({ ...lens, address: { ...lens.address, apply: 'button' }, language: 'ar' })).toEqual([
     'Choices take effect another way',
     'The listing speaks another language',
   ]);
   expect(titles({ ...lens, address: { ...lens.address, prefix: 'n-' } })).toEqual(['Settings of the page changed']);
+});
+
+describe('the terms of a facet', () => {
+  const terms = [
+    { slug: 'shore', parent: null },
+    { slug: 'mud', parent: 'shore' },
+    { slug: 'sand', parent: 'shore' },
+    { slug: 'inland', parent: null },
+    { slug: 'wood', parent: 'inland' },
+  ];
+  const facetOf = (one: Lens) => one.facets[0] as Extract<Lens['facets'][number], { kind: 'checkboxes' }>;
+  const order = (one: Lens) => facetOf(one).sequence.join(' ');
+
+  test('are put where another one stands, among their siblings', () => {
+    expect(order(placeTerm(lens, 'habitat', terms, 'sand', 'mud'))).toBe('sand mud shore inland wood');
+    expect(order(placeTerm(lens, 'habitat', terms, 'inland', 'shore'))).toBe('inland shore mud sand wood');
+  });
+
+  test('over a term of another branch go beside that branch, or stay', () => {
+    expect(order(placeTerm(lens, 'habitat', terms, 'inland', 'sand'))).toBe('inland shore mud sand wood');
+    expect(placeTerm(lens, 'habitat', terms, 'mud', 'wood')).toBe(lens);
+    expect(placeTerm(lens, 'habitat', terms, 'mud', 'gone')).toBe(lens);
+  });
+
+  test('keep an order that was by name, but for the one that is moved', () => {
+    const byName = changeFacet(lens, 'habitat', { order: 'label' });
+    const moved = facetOf(moveTerm(byName, 'habitat', terms, 'sand', -1));
+    expect([moved.order, moved.sequence.slice(0, 2)]).toEqual(['given', ['sand', 'mud']]);
+    expect(moveTerm(byName, 'habitat', terms, 'mud', -1)).toBe(byName);
+  });
+
+  test('are listed only, or all but some, and what is shown stays the same', () => {
+    const hidden = toggleTerm(lens, 'habitat', 'sand');
+    const only = listOnly(hidden, 'habitat', terms);
+    expect(facetOf(only)).toMatchObject({ only: ['shore', 'mud', 'inland', 'wood'], hide: [] });
+    expect(facetOf(toggleTerm(only, 'habitat', 'mud')).only).toEqual(['shore', 'inland', 'wood']);
+    expect(facetOf(listAll(only, 'habitat', terms))).toMatchObject({ only: [], hide: ['sand'] });
+    const last = changeFacet(lens, 'habitat', { only: ['mud'] });
+    expect(toggleTerm(last, 'habitat', 'mud')).toBe(last);
+  });
+
+  test('say what changed for visitors', () => {
+    const titles = (after: Lens) => changesBetween(lens, after).map((change) => change.title);
+    expect(titles(placeTerm(lens, 'habitat', terms, 'sand', 'mud'))).toEqual([
+      'HABITAT lists its terms in another order',
+    ]);
+    expect(titles(changeFacet(lens, 'habitat', { only: ['mud'] }))).toEqual(['HABITAT lists only mud']);
+  });
 });

@@ -96,7 +96,11 @@ function facetChanges(was: Facet, is: Facet): Change[] {
     const all = is.match === 'all' ? 'all' : 'any';
     add(`${name} takes posts with ${all} of the ticked terms`, `${was.match} ticked`, `${is.match} ticked`);
   }
-  if (was.order !== is.order) add(`${name} lists its terms in another order`, was.order, is.order);
+  const orderOf = ({ order, sequence }: TermFacet) => (sequence.length > 0 && order === 'given' ? 'its own' : order);
+  if (was.order !== is.order || was.sequence.join() !== is.sequence.join())
+    add(`${name} lists its terms in another order`, orderOf(was), orderOf(is));
+  if (was.only.join() !== is.only.join())
+    add(is.only.length === 0 ? `${name} lists terms as they come` : `${name} lists only ${listOf(is.only)}`);
   const gone = is.hide.filter((term) => !was.hide.includes(term));
   const back = was.hide.filter((term) => !is.hide.includes(term));
   if (gone.length > 0) add(`${name} no longer lists ${listOf(gone)}`);
@@ -126,6 +130,7 @@ function ownChanges(was: Facet, is: Facet): Change[] {
     tell(`${name} takes another number of choices`, howMany(of(was, 'single')), howMany(of(is, 'single')));
   if (both('as')) tell(`${name} is drawn another way`, String(of(was, 'as')), String(of(is, 'as')));
   if (both('pick')) tell(`${name} is picked another way`, String(of(was, 'pick')), String(of(is, 'pick')));
+  if (both('start')) tell(`${name} starts another way`, String(of(was, 'start')), String(of(is, 'start')));
   if (both('unit'))
     tell(`${name} has another unit`, String(of(was, 'unit')) || 'none', String(of(is, 'unit')) || 'none');
   if (was.kind === 'tree' && is.kind === 'tree')

@@ -9,6 +9,7 @@ import {
   type FacetKind,
   type FieldDescription,
   type Lens,
+  type TermFacet,
 } from '@ivy/core';
 
 /*
@@ -125,12 +126,73 @@ export function renameFacet(lens: Lens, key: string, name: string): Lens {
   };
 }
 
-/** Hides a term from visitors, or shows it again. */
+/** Hides a term from visitors, or shows it again. Of a facet that lists only some, one stays. */
 export function toggleTerm(lens: Lens, key: string, term: string): Lens {
+  const facet = termFacet(lens, key);
+  if (!facet) return lens;
+  if (facet.only.length === 0)
+    return changeFacet(lens, key, { hide: without(facet.hide, term) ?? [...facet.hide, term] });
+  const only = without(facet.only, term) ?? [...facet.only, term];
+  return only.length === 0 ? lens : changeFacet(lens, key, { only });
+}
+
+/** Lists only the terms that are shown now: those that come into the posts later stay out. */
+export function listOnly(lens: Lens, key: string, terms: readonly { slug: string }[]): Lens {
+  const facet = termFacet(lens, key);
+  const shown = terms.map((term) => term.slug).filter((slug) => !facet?.hide.includes(slug));
+  return facet && shown.length > 0 ? changeFacet(lens, key, { only: shown, hide: [] }) : lens;
+}
+
+/** Lists every term but those that are not shown now: those that come into the posts later are shown. */
+export function listAll(lens: Lens, key: string, terms: readonly { slug: string }[]): Lens {
+  const facet = termFacet(lens, key);
+  if (!facet) return lens;
+  const hide = terms.map((term) => term.slug).filter((slug) => !facet.only.includes(slug));
+  return changeFacet(lens, key, { only: [], hide });
+}
+
+function termFacet(lens: Lens, key: string): TermFacet | null {
   const facet = lens.facets.find((one) => one.key === key);
-  if (!facet || !isTerms(facet)) return lens;
-  const hide = facet.hide.includes(term) ? facet.hide.filter((slug) => slug !== term) : [...facet.hide, term];
-  return changeFacet(lens, key, { hide });
+  return facet && isTerms(facet) ? facet : null;
+}
+
+/** A list without an entry; null if it was not in it. */
+function without(list: readonly string[], entry: string): string[] | null {
+  return list.includes(entry) ? list.filter((one) => one !== entry) : null;
+}
+
+interface Placed {
+  slug: string;
+  parent: string | null;
+}
+
+/**
+ * Puts a term where another one is, as one does by dragging. A term stays under its parent: over a term of another
+ * branch it goes to that branch, if the two lie side by side, and otherwise it stays.
+ * @param terms  all terms, as the facet arranges them now
+ */
+export function placeTerm(lens: Lens, key: string, terms: readonly Placed[], slug: string, over: string): Lens {
+  const facet = termFacet(lens, key);
+  const bySlug = new Map(terms.map((term) => [term.slug, term]));
+  const term = bySlug.get(slug);
+  let target = bySlug.get(over);
+  while (target && target.parent !== term?.parent)
+    target = target.parent === null ? undefined : bySlug.get(target.parent);
+  if (!facet || !term || !target || target === term) return lens;
+  const siblings = terms.filter((one) => one.parent === term.parent).map((one) => one.slug);
+  const to = siblings.indexOf(target.slug);
+  const moved = siblings.filter((one) => one !== slug).toSpliced(to, 0, slug);
+  // all terms are written down as they stand: the order had before may have been by name or by count
+  const others = terms.map((one) => one.slug).filter((one) => !siblings.includes(one));
+  return changeFacet(lens, key, { order: 'given', sequence: [...moved, ...others] });
+}
+
+/** Moves a term up (-1) or down (1) among its siblings; at an end it stays. */
+export function moveTerm(lens: Lens, key: string, terms: readonly Placed[], slug: string, by: -1 | 1): Lens {
+  const term = terms.find((one) => one.slug === slug);
+  const siblings = terms.filter((one) => one.parent === term?.parent);
+  const next = siblings[siblings.findIndex((one) => one.slug === slug) + by];
+  return term && next ? placeTerm(lens, key, terms, slug, next.slug) : lens;
 }
 
 /** Puts a copy of a facet behind it, under an address name of its own. */

@@ -53,6 +53,20 @@ export function KindWiring({ facet, onChange }: Props) {
             on={facet.both}
             onFlip={(both) => onChange({ both })}
           />
+          <Row label="Starts as">
+            <Segments
+              label="Starts as"
+              value={facet.start}
+              ways={{ either: 'either', yes: 'yes', no: 'no' }}
+              onPick={(start) => onChange({ start })}
+            />
+          </Row>
+          {facet.start !== 'either' && (
+            <p className="text-[13px] text-ink-2">
+              A clean address means <b>{facet.start}</b>; <span className="mono text-[12px]">{facet.key}=either</span>{' '}
+              shows all posts.
+            </p>
+          )}
           {(['yes', 'no'] as const).map((value) => (
             <Row key={value} label={value === 'yes' ? 'Yes is' : 'No is'}>
               <input

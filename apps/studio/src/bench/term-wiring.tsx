@@ -1,4 +1,5 @@
 import {
+  arrangeTerms,
   isSingle,
   isTerms,
   type Facet,
@@ -9,10 +10,10 @@ import {
   type TermFacet,
   type Trial,
 } from '@ivy/core';
-import { changeKind, relabelTerm, toggleTerm } from './edits.js';
+import { changeFacet, changeKind, listAll, listOnly, moveTerm, placeTerm, relabelTerm, toggleTerm } from './edits.js';
 import { ShowsAs } from './shows-as.js';
-import { TermsList } from './terms-list.js';
-import { AnyAll, Reads, Row } from './wiring-parts.js';
+import { TermsList, useTerms } from './terms-list.js';
+import { AnyAll, Reads, Row, Segments } from './wiring-parts.js';
 
 interface Props {
   source: string;
@@ -59,31 +60,61 @@ export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, o
         </section>
       )}
       <Counts facet={facet} onChange={onChange} />
-      <section className="section">
-        <div className="mb-1.5 flex items-center justify-between">
-          <h3 className="eyebrow">Terms</h3>
-          {isTerms(facet) && (
-            <select
-              className="field h-[26px] pe-1"
-              aria-label="Order of terms"
-              value={facet.order}
-              onChange={(event) => onChange({ order: event.target.value as TermFacet['order'] })}
-            >
-              <option value="given">{field?.tree ? 'As in the tree' : 'As in the posts'}</option>
-              <option value="label">By name</option>
-              <option value="count">Most posts first</option>
-            </select>
-          )}
-        </div>
-        <TermsList
-          source={source}
-          facet={facet}
-          chosen={chosen}
-          onLabel={(term, label) => onEdit(relabelTerm(lens, facet.key, term, label))}
-          onEye={(term) => onEdit(toggleTerm(lens, facet.key, term))}
-        />
-      </section>
+      <TermsSection source={source} lens={lens} facet={facet} field={field} chosen={chosen} onEdit={onEdit} />
     </>
+  );
+}
+
+type SectionProps = Pick<Props, 'source' | 'lens' | 'facet' | 'field' | 'onEdit'> & { chosen: readonly string[] };
+
+/** Which terms are listed, in which order and by what names. */
+function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionProps) {
+  const { data, error } = useTerms(source, facet.field);
+  const terms = data && isTerms(facet) ? arrangeTerms(facet, data) : data;
+  const { key } = facet;
+  const reorder = (order: string) => {
+    if (order === 'own') return;
+    onEdit(changeFacet(lens, key, { order: order as TermFacet['order'], sequence: [] }));
+  };
+  return (
+    <section className="section">
+      <div className="mb-1.5 flex items-center justify-between">
+        <h3 className="eyebrow">Terms</h3>
+        {isTerms(facet) && (
+          <select
+            className="field h-[26px] pe-1"
+            aria-label="Order of terms"
+            value={facet.order === 'given' && facet.sequence.length > 0 ? 'own' : facet.order}
+            onChange={(event) => reorder(event.target.value)}
+          >
+            {facet.sequence.length > 0 && <option value="own">In an order of its own</option>}
+            <option value="given">{field?.tree ? 'As in the tree' : 'As in the posts'}</option>
+            <option value="label">By name</option>
+            <option value="count">Most posts first</option>
+          </select>
+        )}
+      </div>
+      {isTerms(facet) && terms && terms.length > 0 && (
+        <Row label="Lists">
+          <Segments
+            label="Which terms are listed"
+            value={facet.only.length > 0 ? 'only' : 'all'}
+            ways={{ all: 'all but hidden', only: 'only these' }}
+            onPick={(which) => onEdit(which === 'only' ? listOnly(lens, key, terms) : listAll(lens, key, terms))}
+          />
+        </Row>
+      )}
+      <TermsList
+        facet={facet}
+        terms={terms}
+        error={error}
+        chosen={chosen}
+        onLabel={(term, label) => onEdit(relabelTerm(lens, key, term, label))}
+        onEye={(term) => onEdit(toggleTerm(lens, key, term))}
+        onPlace={(term, over) => terms && onEdit(placeTerm(lens, key, terms, term, over))}
+        onMove={(term, by) => terms && onEdit(moveTerm(lens, key, terms, term, by))}
+      />
+    </section>
   );
 }
 

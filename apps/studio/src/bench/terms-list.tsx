@@ -1,6 +1,8 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { isTerms, type SwitchFacet, type TermFacet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import useSWR from 'swr';
 import type { TermView } from '../api/types.js';
 import { depthsOf } from '../sources/specimen.js';
@@ -10,69 +12,138 @@ import { figure } from '../shared/figures.js';
 const firstTerms = 60;
 
 interface Props {
-  source: string;
   facet: TermFacet | SwitchFacet;
+  /** As the facet arranges them; undefined while they are counted. */
+  terms: readonly TermView[] | undefined;
+  error: Error | undefined;
   /** Slugs chosen in the address. */
   chosen: readonly string[];
   onEye: (term: string) => void;
   /** An own label; an empty one gives the source's back. */
   onLabel: (term: string, label: string) => void;
+  onPlace: (term: string, over: string) => void;
+  onMove: (term: string, by: -1 | 1) => void;
 }
 
-/** The terms of a facet with a bar for how many posts each has, and an eye to hide it from visitors. */
-export function TermsList({ source, facet, chosen, onEye, onLabel }: Props) {
-  const { data: terms, error } = useSWR<TermView[], Error>(
-    `/sources/${source}/terms/${encodeURIComponent(facet.field)}`,
-  );
+/** The terms of a field, as the source has them. */
+export function useTerms(source: string, field: string) {
+  return useSWR<TermView[], Error>(`/sources/${source}/terms/${encodeURIComponent(field)}`);
+}
+
+/**
+ * The terms of a facet in the order visitors see, with a bar for how many posts each has, and an eye to hide it from
+ * visitors. A term is pulled, or moved by Alt and an arrow.
+ */
+export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace, onMove }: Props) {
   const [all, setAll] = useState(false);
+  // a press alone edits a label; only a pull of a few pixels drags
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onPlace(String(active.id), String(over.id));
+  };
   if (error) return <p className="text-bad">{error.message}</p>;
   if (!terms) return <p className="remark text-ink-3">Counting the terms…</p>;
   if (terms.length === 0) return <p className="text-ink-2">No post has a value here.</p>;
   const most = Math.max(1, ...terms.map((term) => term.count));
   const depths = depthsOf(terms);
-  const hide = isTerms(facet) ? facet.hide : [];
+  const isHidden = (slug: string) =>
+    isTerms(facet) && (facet.hide.includes(slug) || (facet.only.length > 0 && !facet.only.includes(slug)));
+  const listed = terms.slice(0, all ? undefined : firstTerms);
   return (
     <>
-      <ul aria-label="Terms">
-        {terms.slice(0, all ? undefined : firstTerms).map((term, i) => {
-          const hidden = hide.includes(term.slug);
-          const on = chosen.includes(term.slug);
-          return (
-            <li key={term.slug} className="flex h-[24px] items-center gap-2">
-              <TermLabel
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <SortableContext items={listed.map((term) => term.slug)} strategy={verticalListSortingStrategy}>
+          <ul aria-label="Terms">
+            {listed.map((term, i) => (
+              <TermRow
+                key={term.slug}
+                term={term}
                 own={'labels' in facet ? (facet.labels[term.slug] ?? '') : ''}
-                label={term.label}
-                className={`min-w-0 flex-1 truncate ${hidden ? 'text-ink-3 line-through' : on ? 'font-semibold text-hue-text' : ''}`}
+                isOn={chosen.includes(term.slug)}
+                isHidden={isHidden(term.slug)}
+                canMove={isTerms(facet)}
                 indent={depths[i]! * 13}
+                share={term.count / most}
+                onEye={() => onEye(term.slug)}
                 onLabel={(label) => onLabel(term.slug, label)}
+                onMove={(by) => onMove(term.slug, by)}
               />
-              <span
-                className={`h-[7px] ${on ? 'bg-hue' : 'bg-hue-half'}`}
-                style={{ width: Math.max(1, (84 * term.count) / most), opacity: hidden ? 0.5 : 1 }}
-                aria-hidden="true"
-              />
-              <span className="w-8 text-end text-ink-2">{figure(term.count)}</span>
-              {isTerms(facet) && (
-                <button
-                  type="button"
-                  className="grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink"
-                  aria-label={hidden ? `Show ${term.label}` : `Hide ${term.label}`}
-                  aria-pressed={hidden}
-                  onClick={() => onEye(term.slug)}
-                >
-                  {hidden ? <EyeOff size={14} /> : <Eye size={14} />}
-                </button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
       {!all && terms.length > firstTerms && (
         <button type="button" className="link mt-1" onClick={() => setAll(true)}>
           Show all {figure(terms.length)}
         </button>
       )}
     </>
+  );
+}
+
+interface RowProps {
+  term: TermView;
+  own: string;
+  isOn: boolean;
+  isHidden: boolean;
+  canMove: boolean;
+  indent: number;
+  /** Of the posts the commonest term has. */
+  share: number;
+  onEye: () => void;
+  onLabel: (label: string) => void;
+  onMove: (by: -1 | 1) => void;
+}
+
+function TermRow({ term, own, isOn, isHidden, canMove, indent, share, onEye, onLabel, onMove }: RowProps) {
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({
+    id: term.slug,
+    disabled: !canMove,
+  });
+  const move = (event: KeyboardEvent<HTMLLIElement>) => {
+    const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (!canMove || !event.altKey || by === 0) return;
+    event.preventDefault();
+    onMove(by);
+    // a row that is moved in the page loses the focus
+    const button = event.currentTarget.querySelector('button');
+    requestAnimationFrame(() => button?.focus());
+  };
+  return (
+    <li
+      ref={setNodeRef}
+      className={`flex h-[24px] items-center gap-2 ${isDragging ? 'relative z-10 bg-raised shadow-md' : ''}`}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
+      data-term={term.slug}
+      onKeyDown={move}
+    >
+      <span className={`flex min-w-0 flex-1 ${canMove ? 'touch-none' : ''}`} {...listeners}>
+        <TermLabel
+          own={own}
+          label={term.label}
+          className={`min-w-0 flex-1 truncate ${isHidden ? 'text-ink-3 line-through' : isOn ? 'font-semibold text-hue-text' : ''}`}
+          indent={indent}
+          onLabel={onLabel}
+        />
+      </span>
+      <span
+        className={`h-[7px] ${isOn ? 'bg-hue' : 'bg-hue-half'}`}
+        style={{ width: Math.max(1, 84 * share), opacity: isHidden ? 0.5 : 1 }}
+        aria-hidden="true"
+      />
+      <span className="w-8 text-end text-ink-2">{figure(term.count)}</span>
+      {canMove && (
+        <button
+          type="button"
+          className="grid h-[24px] w-[24px] place-items-center rounded-[3px] text-ink-3 hover:text-ink"
+          aria-label={isHidden ? `Show ${term.label}` : `Hide ${term.label}`}
+          aria-pressed={isHidden}
+          onClick={onEye}
+        >
+          {isHidden ? <EyeOff size={14} /> : <Eye size={14} />}
+        </button>
+      )}
+    </li>
   );
 }
 
@@ -104,7 +175,11 @@ function TermLabel({
         type="button"
         className={`${className} text-start ${own === '' ? '' : 'italic'}`}
         style={{ paddingInlineStart: indent }}
-        title={own === '' ? 'Press to give it a label of its own here' : `“${label}” in the source`}
+        title={
+          own === ''
+            ? 'Press to give it a label of its own here; pull it to move it, or press Alt with an arrow'
+            : `“${label}” in the source`
+        }
         aria-label={`Label of ${own || label}`}
         onClick={() => setText(own || label)}
       >

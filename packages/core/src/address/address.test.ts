@@ -204,3 +204,22 @@ test('marked posts are kept by id; those that are gone are passed over, and ther
   expect(many.notices.map((notice) => notice.code)).toEqual(['too-many']);
   expect(answer(marked, many.query).matched).toBe(200);
 });
+
+describe('a switch that starts as yes', () => {
+  const lens = lensOf({ facets: [{ key: 'open', kind: 'switch', field: 'open', start: 'yes' }] });
+  const index = buildIndex({ fields: [field('open', 'boolean')], taxonomies: {}, posts: [] });
+  test.each([
+    ['', true, ''],
+    ['open=yes', true, ''],
+    ['open=no', false, 'open=no'],
+    ['open=either', undefined, 'open=either'],
+    // a form whose box is not ticked sends the empty value alone, one whose box is ticked both
+    ['open=', undefined, 'open=either'],
+    ['open=&open=yes', true, ''],
+    ['open=perhaps', true, ''],
+  ])('reads “%s”', (address, on, canonical) => {
+    const { query } = readAddress(address, lens, index);
+    expect(query.selections.open).toEqual(on === undefined ? undefined : { type: 'switch', on });
+    expect(writeAddress(query)).toBe(canonical);
+  });
+});

@@ -52,7 +52,7 @@ export function readAddress(
 
   if (address.length > maxAddress) {
     notices.push({ code: 'too-long', text: `The address is longer than ${maxAddress} characters and was not read.` });
-    return { query: { lens, selections: {}, sort, page }, notices, foreign };
+    return { query: { lens, selections: startOf(lens), sort, page }, notices, foreign };
   }
 
   for (const parameter of splitAddress(address)) {
@@ -77,14 +77,34 @@ export function readAddress(
     }
   }
 
-  const selections: Record<string, Selection> = {};
+  const selections = startOf(lens);
   const today = zoneDays(lens.zone).dayAt(now);
   for (const facet of lens.facets) {
     const found = values.get(facet);
-    const selection = found && readSelection(facet, found, { vocabulary, notices, today });
+    if (!found) continue;
+    if (isSwitch(facet) && leavesOpen(found)) delete selections[facet.key];
+    const selection = readSelection(facet, found, { vocabulary, notices, today });
     if (selection) selections[facet.key] = selection;
   }
   return { query: { lens, selections, sort, page }, notices, foreign };
+}
+
+/** What is chosen where an address says nothing: the switches that start as yes or no. */
+export function startOf(lens: Lens): Record<string, Selection> {
+  const selections: Record<string, Selection> = {};
+  for (const facet of lens.facets) {
+    if (isSwitch(facet) && facet.start !== 'either')
+      selections[facet.key] = { type: 'switch', on: facet.start === 'yes' };
+  }
+  return selections;
+}
+
+/** What a switch takes to choose neither. */
+export const either = 'either';
+
+/** A form whose box is not ticked sends nothing after the name; links say it in a word. */
+function leavesOpen(values: readonly string[]): boolean {
+  return values.length === 0 || values.includes(either);
 }
 
 type Target = 'sort' | 'page' | { facet: Facet; moved: boolean };
@@ -163,12 +183,13 @@ function readSearch(key: string, found: string[], notices: Notice[]): Selection 
 function readSwitch(key: string, values: string[], notices: Notice[]): Selection | undefined {
   let on: boolean | undefined;
   for (const value of values) {
+    if (value === either) continue;
     if (value !== 'yes' && value !== 'no') {
       notices.push({
         code: 'bad-switch',
         facet: key,
         value,
-        text: `“${value}” was passed over: “${key}” takes yes or no.`,
+        text: `“${value}” was passed over: “${key}” takes yes, no or ${either}.`,
       });
     } else if (on === undefined) on = value === 'yes';
     else notices.push(singleChoice(key, value));

@@ -1,6 +1,8 @@
+import { isSwitch } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { encodePart } from './parameters.js';
+import { either } from './read.js';
 
 /**
  * Writes the canonical address of a query: facets in the lens's order, then sort, then page. Defaults are left
@@ -13,7 +15,10 @@ export function writeAddress(query: Query): string {
   const add = (name: string, value: string) => parts.push(`${encodePart(prefix + name)}=${value}`);
   for (const facet of lens.facets) {
     const selection = query.selections[facet.key];
-    if (selection) add(facet.key, writeSelection(selection));
+    if (isSwitch(facet) && facet.start !== either) {
+      const chosen = selection ? writeSelection(selection) : either;
+      if (chosen !== facet.start) add(facet.key, chosen);
+    } else if (selection) add(facet.key, writeSelection(selection));
   }
   if (query.sort !== null && query.sort !== sortOf({ ...query, sort: null })?.key)
     add(lens.address.sort, encodePart(query.sort));

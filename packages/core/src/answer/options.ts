@@ -1,7 +1,7 @@
 import type { TermColumn } from '../index/term-column.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
-import { byCodeUnits, fold } from '../text/slug.js';
+import { byCount, bySequence, labelPlaces, sortTree } from './term-order.js';
 
 /**
  * The terms a facet shows, depth first in its order. Which terms it may show does not depend on a query, so this is
@@ -38,11 +38,16 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
     depths[t] = parent < 0 ? 0 : depths[parent]! + 1;
     shown[t] = !branchHidden[t] && depths[t] < levels && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
   });
-  const byLabel = labelPlaces(labels, column);
-  const compare = facet.order === 'label' ? (a: number, b: number) => byLabel[a]! - byLabel[b]! : undefined;
-  const terms = sortTree(column, compare);
+  const byLabel = labelPlaces(column.terms, labels);
+  const terms = sortTree(column.parents, steadyOrder(facet, column, byLabel));
   const places = placesOf(column, terms, labels, (t) => shown[t] === 1);
   return { terms, labels, shown, places, byLabel, drawn: new WeakMap() };
+}
+
+/** The order of siblings, where counts do not change it; without one, as given. */
+function steadyOrder({ order, sequence }: TermFacet, column: TermColumn, byLabel: Uint32Array) {
+  if (order === 'label') return (a: number, b: number) => byLabel[a]! - byLabel[b]!;
+  return order === 'given' && sequence.length > 0 ? bySequence(column.terms, sequence) : undefined;
 }
 
 /** What stays the same of some options from query to query. */
@@ -120,7 +125,7 @@ function placesFor(
   if (chosenShown && facet.zero !== 'hide' && facet.order !== 'count') return shownOf.places;
   const isThere = (t: number) =>
     chosen.has(t) || (shownOf.shown[t] === 1 && (facet.zero !== 'hide' || counts[t]! > 0 || partly.has(t)));
-  const order = facet.order === 'count' ? sortTree(column, byCount(counts, shownOf.byLabel)) : shownOf.terms;
+  const order = facet.order === 'count' ? sortTree(column.parents, byCount(counts, shownOf.byLabel)) : shownOf.terms;
   return placesOf(column, order, shownOf.labels, isThere);
 }
 
@@ -149,54 +154,4 @@ function placesOf(
   for (let i = 0; i < terms.length; i++) at[terms[i]!] = i;
   const few = new Array<undefined>(zeros.length * fewest).fill(undefined);
   return { terms: Uint32Array.from(terms), at, zeros, few };
-}
-
-function byCount(counts: Uint32Array, byLabel: Uint32Array): (a: number, b: number) => number {
-  return (a, b) => counts[b]! - counts[a]! || byLabel[a]! - byLabel[b]!;
-}
-
-/** Each term's place by label as a reader sorts: folded, figures by their value; slugs break ties. */
-function labelPlaces(labels: readonly string[], column: TermColumn): Uint32Array {
-  const folded = labels.map(fold);
-  const sorted = folded.map((_, t) => t);
-  sorted.sort(
-    (a, b) => compareNatural(folded[a]!, folded[b]!) || byCodeUnits(column.terms[a]!.slug, column.terms[b]!.slug),
-  );
-  const places = new Uint32Array(sorted.length);
-  for (let i = 0; i < sorted.length; i++) places[sorted[i]!] = i;
-  return places;
-}
-
-/** Compares text so that `plot 9` stands before `plot 10`. Code units otherwise: the same on every executor. */
-function compareNatural(a: string, b: string): number {
-  const pieces = /\d+|\D+/g;
-  const x = a.match(pieces) ?? [];
-  const y = b.match(pieces) ?? [];
-  for (let i = 0; i < Math.min(x.length, y.length); i++) {
-    const bothNumbers = /^\d/.test(x[i]!) && /^\d/.test(y[i]!);
-    const order = bothNumbers ? Number(x[i]) - Number(y[i]) || byCodeUnits(x[i]!, y[i]!) : byCodeUnits(x[i]!, y[i]!);
-    if (order !== 0) return order;
-  }
-  return x.length - y.length;
-}
-
-/** Term numbers depth first, siblings by `compare` (given order without). */
-function sortTree(column: TermColumn, compare?: (a: number, b: number) => number): readonly number[] {
-  const all = Array.from(column.terms, (_, t) => t);
-  if (!compare) return all;
-  const below = new Map<number, number[]>();
-  for (const t of all) {
-    const siblings = below.get(column.parents[t]!);
-    if (siblings) siblings.push(t);
-    else below.set(column.parents[t]!, [t]);
-  }
-  const sorted: number[] = [];
-  const visit = (parent: number) => {
-    for (const t of (below.get(parent) ?? []).sort(compare)) {
-      sorted.push(t);
-      visit(t);
-    }
-  };
-  visit(-1);
-  return sorted;
 }

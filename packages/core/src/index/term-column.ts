@@ -59,9 +59,20 @@ export function buildTermColumn(terms: TermList, values: Values, size: number, a
     for (let p = 0; p < size; p++) numbers[p] = byFlag[values.flags[p]!]!;
     return columnOf(terms, oneTerm(terms, numbers), size, arena);
   }
-  if (values.form === 'term') return columnOf(terms, oneTerm(terms, values.numbers), size, arena);
+  if (values.form === 'term') {
+    const column = columnOf(terms, oneTerm(terms, values.numbers), size, arena);
+    // what was adopted need not stay where it came from as well
+    if (column.rows.form === 'one') values.numbers = column.rows.values;
+    return column;
+  }
   if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
-  return columnOf(terms, withAbove(terms, values.starts, values.numbers), size, arena);
+  const rows = withAbove(terms, values.starts, values.numbers);
+  const column = columnOf(terms, rows, size, arena);
+  if (rows.values === values.numbers && column.rows.form === 'many') {
+    values.numbers = column.rows.values;
+    values.starts = column.rows.starts;
+  }
+  return column;
 }
 
 function oneTerm(terms: TermList, numbers: Numbers): Rows {

@@ -30,6 +30,7 @@ export interface FacetSettings {
   row?: 'wrap' | 'scroll';
   /** Of a switch. */
   both?: boolean;
+  start?: 'either' | 'yes' | 'no';
   /** Of a range of days. */
   pick?: 'range' | 'day';
   presets?: readonly { label: string; range: string }[];
@@ -92,7 +93,7 @@ function ownSettings(facet: Facet): Partial<FacetSettings> {
     case 'buttons':
       return { as: facet.as, row: facet.row };
     case 'switch':
-      return { both: facet.both };
+      return { both: facet.both, start: facet.start };
     case 'date-range':
       return { pick: facet.pick, presets: facet.presets };
     case 'number-range':

@@ -52,6 +52,8 @@ const terms = {
   counts: withDefault(flag(), () => true),
   zero: withDefault(choice('mute', 'hide', 'keep'), () => 'mute' as const),
   order: withDefault(choice('given', 'label', 'count'), () => 'given' as const),
+  /** Own order, for `given`: these come first among their siblings, the others after them as given. */
+  sequence: withDefault(list(slug, 5000), () => []),
   /** Empty: every term. */
   only: withDefault(list(slug, 5000), () => []),
   hide: withDefault(list(slug, 5000), () => []),
@@ -118,6 +120,8 @@ const facetShape = variant('kind', {
     labels: terms.labels,
     /** Where “no” matters too: either, yes, or no. */
     both: withDefault(flag(), () => false),
+    /** What an address chooses that does not name the facet. One that is to choose neither then says `either`. */
+    start: withDefault(choice('either', 'yes', 'no'), () => 'either' as const),
   }),
 });
 

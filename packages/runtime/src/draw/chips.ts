@@ -1,7 +1,7 @@
 import { fill, type FacetAnswer } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
-import { choose } from '../listing/choices.js';
+import { choose, startChoices, writeChoices } from '../listing/choices.js';
 import { switchLabel } from './kinds/switch.js';
 import { figure } from './option-parts.js';
 import { rangeText } from './range.js';
@@ -21,12 +21,15 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
         label: labelOf(listing, facet, value),
       })),
     );
-  if (chips.length === 0) return nothing;
+  const hidden = answer.facets.filter((facet) => !facet.visible && choices.facets[facet.key]);
+  const fixed = Object.fromEntries(hidden.map((facet) => [facet.key, choices.facets[facet.key]!]));
+  // cleared, the page is as an address finds it that says nothing
+  const cleared = { ...choices, facets: { ...startChoices(settings), ...fixed }, page: 1 };
+  const isClear = writeChoices({ ...choices, page: 1 }, settings) === writeChoices(cleared, settings);
+  if (chips.length === 0 && isClear) return nothing;
   const clear = () => {
-    const hidden = answer.facets.filter((facet) => !facet.visible && choices.facets[facet.key]);
-    const facets = Object.fromEntries(hidden.map((facet) => [facet.key, choices.facets[facet.key]!]));
     listing.typed.clear();
-    void listing.choose({ ...choices, facets, page: 1 });
+    void listing.choose(cleared);
   };
   return html`<ul class="ivy-chips" aria-label=${settings.texts.chosen}>
     ${repeat(
@@ -51,7 +54,7 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
         </li>`;
       },
     )}
-    <li><button type="button" class="ivy-clear" @click=${clear}>${settings.texts.clearAll}</button></li>
+    ${isClear ? nothing : html`<li><button type="button" class="ivy-clear" @click=${clear}>${settings.texts.clearAll}</button></li>`}
   </ul>`;
 }
 

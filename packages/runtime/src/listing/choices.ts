@@ -66,13 +66,21 @@ function descendants(facet: Listed, value: string): string[] {
   return found;
 }
 
+/** What is chosen where an address says nothing, in the facets that visitors can see. */
+export function startChoices(settings: Settings): Record<string, string[]> {
+  const own = settings.facets.filter((facet) => facet.visible);
+  return Object.fromEntries(own.flatMap(({ key, start }) => (start && start !== 'either' ? [[key, [start]]] : [])));
+}
+
 /** Writes choices as an address: the lens's own parameters, canonical but for what only the posts can tell. */
 export function writeChoices(choices: Choices, settings: Settings): string {
   const { prefix, sort, page } = settings.address;
   const parts: string[] = [];
-  for (const { key } of settings.facets) {
-    const values = choices.facets[key];
-    if (values?.length)
+  for (const { key, start } of settings.facets) {
+    // what a switch starts as is not said, and that it is neither then is
+    let values = choices.facets[key] ?? [];
+    if (start && start !== 'either') values = values[0] === start ? [] : values.length === 0 ? ['either'] : values;
+    if (values.length > 0)
       parts.push(`${encodePart(prefix + key)}=${[...values].sort(byCodeUnits).map(encodePart).join(',')}`);
   }
   if (choices.sort !== null) parts.push(`${encodePart(prefix + sort)}=${encodePart(choices.sort)}`);

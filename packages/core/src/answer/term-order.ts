@@ -1,0 +1,94 @@
+import type { TermFacet } from '../model/lens.js';
+import { byCodeUnits, fold } from '../text/slug.js';
+
+type Compare = (a: number, b: number) => number;
+
+/** Most posts first; ties by label. */
+export function byCount(counts: ArrayLike<number>, byLabel: Uint32Array): Compare {
+  return (a, b) => counts[b]! - counts[a]! || byLabel[a]! - byLabel[b]!;
+}
+
+/** As a lens lists them; those it does not list come after, as given. */
+export function bySequence(terms: readonly { slug: string }[], sequence: readonly string[]): Compare {
+  const places = new Map(sequence.map((slug, i) => [slug, i]));
+  const placeOf = terms.map(({ slug }) => places.get(slug) ?? sequence.length);
+  return (a, b) => placeOf[a]! - placeOf[b]! || a - b;
+}
+
+/** Each term's place by label as a reader sorts: folded, figures by their value; slugs break ties. */
+export function labelPlaces(terms: readonly { slug: string }[], labels: readonly string[]): Uint32Array {
+  const folded = labels.map(fold);
+  const sorted = folded.map((_, t) => t);
+  sorted.sort((a, b) => compareNatural(folded[a]!, folded[b]!) || byCodeUnits(terms[a]!.slug, terms[b]!.slug));
+  const places = new Uint32Array(sorted.length);
+  for (let i = 0; i < sorted.length; i++) places[sorted[i]!] = i;
+  return places;
+}
+
+/** Compares text so that `plot 9` stands before `plot 10`. Code units otherwise: the same on every executor. */
+function compareNatural(a: string, b: string): number {
+  const pieces = /\d+|\D+/g;
+  const x = a.match(pieces) ?? [];
+  const y = b.match(pieces) ?? [];
+  for (let i = 0; i < Math.min(x.length, y.length); i++) {
+    const bothNumbers = /^\d/.test(x[i]!) && /^\d/.test(y[i]!);
+    const order = bothNumbers ? Number(x[i]) - Number(y[i]) || byCodeUnits(x[i]!, y[i]!) : byCodeUnits(x[i]!, y[i]!);
+    if (order !== 0) return order;
+  }
+  return x.length - y.length;
+}
+
+/**
+ * Term numbers depth first, siblings by `compare` (given order without).
+ * @param parents  number of the term above each; -1 at the top
+ */
+export function sortTree(parents: Int32Array, compare?: Compare): readonly number[] {
+  const all = Array.from(parents, (_, t) => t);
+  if (!compare) return all;
+  const below = new Map<number, number[]>();
+  for (const t of all) {
+    const siblings = below.get(parents[t]!);
+    if (siblings) siblings.push(t);
+    else below.set(parents[t]!, [t]);
+  }
+  const sorted: number[] = [];
+  const visit = (parent: number) => {
+    for (const t of (below.get(parent) ?? []).sort(compare)) {
+      sorted.push(t);
+      visit(t);
+    }
+  };
+  visit(-1);
+  return sorted;
+}
+
+/** A term as a list of them is told to whoever works on a lens. */
+interface Told {
+  slug: string;
+  label: string;
+  parent: string | null;
+  count: number;
+}
+
+/**
+ * Terms in the order a facet shows them in over all posts, hidden ones included.
+ * @param terms  depth first, as given
+ */
+export function arrangeTerms<T extends Told>(
+  { order, sequence, labels }: Pick<TermFacet, 'order' | 'sequence' | 'labels'>,
+  terms: readonly T[],
+): T[] {
+  const numbers = new Map(terms.map(({ slug }, t) => [slug, t]));
+  const parents = Int32Array.from(terms, ({ parent }) => (parent === null ? -1 : (numbers.get(parent) ?? -1)));
+  const shown = terms.map(({ slug, label }) => (Object.hasOwn(labels, slug) ? labels[slug]! : label));
+  const byLabel = labelPlaces(terms, shown);
+  const compare = {
+    given: bySequence(terms, sequence),
+    label: (a: number, b: number) => byLabel[a]! - byLabel[b]!,
+    count: byCount(
+      terms.map(({ count }) => count),
+      byLabel,
+    ),
+  }[order];
+  return sortTree(parents, compare).map((t) => terms[t]!);
+}
