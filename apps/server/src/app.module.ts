@@ -2,6 +2,7 @@ import { Module, type DynamicModule } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { databaseOptions } from './database/database.js';
 import { HealthController } from './health/health.controller.js';
+import { HostedController } from './hosted/hosted.controller.js';
 import { LensesModule } from './lenses/lenses.module.js';
 import { PagesController } from './site/pages.controller.js';
 import { SourcesModule } from './sources/sources.module.js';
@@ -16,7 +17,7 @@ export class AppModule {
         SourcesModule,
         LensesModule,
       ],
-      controllers: [HealthController, PagesController],
+      controllers: [HealthController, PagesController, HostedController],
     };
   }
 }

@@ -2,7 +2,7 @@
  * Everything is in @layer ivy and inside :where(), so any plain rule of the page's own sheet wins without force.
  * Fonts are the page's. What a site most likely wants to change is a variable on ivy-lens.
  */
-const sheet = `@layer ivy {
+export const sheet = `@layer ivy {
 :where(ivy-lens){display:block;container-type:inline-size;min-height:60vh}
 :where(:root){--ivy-ink:#1d2b2e;--ivy-ink-2:#55635f;--ivy-page:#fff;--ivy-rule:#d9e0db;--ivy-soft:#eef2ee;--ivy-line:#7c8d89;
 --ivy-accent:#24404a;--ivy-on-accent:#fff;--ivy-chip:#fbeabf;--ivy-chip-ink:#4a3405;--ivy-radius:8px;--ivy-gap:24px}
@@ -13,6 +13,7 @@ const sheet = `@layer ivy {
 :where(.ivy-main:focus){outline:none}
 :where(.ivy-frame ul,.ivy-frame ol){list-style:none;margin:0;padding:0}
 :where(.ivy-side){display:none}
+:where(.ivy-frame[data-plain] .ivy-side){display:block}
 :where(.ivy-sheet){box-sizing:border-box;width:100%;max-width:560px;height:100%;max-height:100%;margin:0;margin-inline-start:auto;padding:0;border:0;background:var(--ivy-page);color:var(--ivy-ink);font:inherit}
 :where(.ivy-sheet[open]){display:flex;flex-direction:column}
 :where(.ivy-sheet)::backdrop{background:rgb(0 0 0/.45)}
@@ -142,7 +143,7 @@ const sheet = `@layer ivy {
 @media (pointer:coarse){:where(.ivy-input){min-height:44px}}
 :where(.ivy-head){display:grid;gap:14px;margin-bottom:16px}
 :where(.ivy-chips){display:flex;flex-wrap:wrap;gap:8px;align-items:center}
-:where(.ivy-chip){display:inline-flex;align-items:center;gap:8px;min-height:30px;padding:0 12px;border:0;border-radius:20px;background:var(--ivy-chip);cursor:pointer}
+:where(.ivy-chip){text-decoration:none;color:inherit;display:inline-flex;align-items:center;gap:8px;min-height:30px;padding:0 12px;border:0;border-radius:20px;background:var(--ivy-chip);cursor:pointer}
 :where(.ivy-frame .ivy-chip,ivy-chips .ivy-chip){color:var(--ivy-chip-ink)}
 @media (pointer:coarse){:where(.ivy-chip,.ivy-button,.ivy-page,.ivy-clear){min-height:44px}}
 :where(.ivy-cross){width:9px;height:9px;background:linear-gradient(45deg,transparent 44%,currentColor 44% 56%,transparent 56%),linear-gradient(-45deg,transparent 44%,currentColor 44% 56%,transparent 56%)}

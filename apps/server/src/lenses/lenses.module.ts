@@ -11,6 +11,6 @@ import { ResultsService } from './results.service.js';
   imports: [SharedModule, SourcesModule],
   controllers: [LensesController, ResultsController],
   providers: [LensesService, LensKeeper, ResultsService],
-  exports: [LensesService, LensKeeper],
+  exports: [LensesService, LensKeeper, ResultsService],
 })
 export class LensesModule {}

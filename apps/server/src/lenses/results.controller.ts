@@ -89,7 +89,7 @@ export class ResultsController {
 }
 
 /** The query string exactly as it came. */
-function queryOf(request: FastifyRequest): string {
+export function queryOf(request: FastifyRequest): string {
   const { url = '' } = request.raw;
   const at = url.indexOf('?');
   return at < 0 ? '' : url.slice(at + 1);

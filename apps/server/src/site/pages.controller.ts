@@ -25,6 +25,15 @@ export class PagesController {
       .send(createReadStream(file));
   }
 
+  @Get('embed/ivy-lens.css')
+  sheet(@Res() reply: FastifyReply): void {
+    const file = fromRoot('packages', 'runtime', 'dist', 'ivy-lens.css');
+    void reply
+      .header('content-type', 'text/css; charset=utf-8')
+      .header('cache-control', 'public, max-age=60')
+      .send(createReadStream(file));
+  }
+
   @Get('preview-font.woff2')
   font(@Res() reply: FastifyReply): void {
     const name = 'source-sans-3-latin-wght-normal.woff2';

@@ -1,3 +1,5 @@
+import { escapeHtml } from '../hosted/markup.js';
+
 /**
  * The page in the Bench's frame: a plain page such as a site might have, with the real runtime on it. Its answers
  * come from the Bench, so it follows the draft without being loaded again.
@@ -26,8 +28,4 @@ ${site ? `<base href="${escapeHtml(site)}/">` : ''}
 </body>
 </html>
 `;
-}
-
-export function escapeHtml(text: string): string {
-  return text.replace(/[&<>"']/g, (mark) => `&#${mark.charCodeAt(0)};`);
 }

@@ -1,5 +1,4 @@
 import type { FieldDescription } from '@ivy/core';
-import type { PageState } from '@ivy/runtime';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState, type RefObject } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
@@ -12,7 +11,7 @@ import { Failed, Loading } from '../shared/states.js';
 import { AddressStrip } from './address-strip.js';
 import { benchReducer, startBench } from './bench-state.js';
 import { changesBetween } from './changes.js';
-import { Desk } from './desk.js';
+import { Desk, type DeskState } from './desk.js';
 import {
   addFacet,
   addFavourites,
@@ -62,17 +61,25 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const frame = useRef<HTMLIFrameElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const [layout, setLayout] = useState(0);
-  const [pageState, setPageState] = useState<PageState>('live');
+  const [pageState, setPageState] = useState<DeskState>('live');
   const relayout = useCallback(() => setLayout((n) => n + 1), []);
 
-  const onSaved = useCallback(
-    (view: LensView) => void mutate('/lenses', undefined, { revalidate: true }).then(() => view),
-    [mutate],
-  );
+  const [saves, setSaves] = useState(0);
+  const onSaved = useCallback(() => {
+    setSaves((n) => n + 1);
+    void mutate('/lenses', undefined, { revalidate: true });
+  }, [mutate]);
   const { saving, adopt, keepMine, flush } = useSaving(slug, lens, loaded, onSaved);
   const trials = useTrials(slug, source);
   const go = useCallback((next: string) => void navigate({ search: next === '' ? '' : `?${next}` }), [navigate]);
-  const { trial, problem, retry } = usePreview(trials, lens, address, frame, pageState, go);
+  const { trial, problem, retry } = usePreview(
+    trials,
+    lens,
+    address,
+    frame,
+    pageState === 'plain' ? 'live' : pageState,
+    go,
+  );
   const releases = useSWR<ReleaseView[]>(`/lenses/${slug}/releases`);
   const newest = releases.data?.[0];
   const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : null), [newest, lens]);
@@ -196,10 +203,13 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           name={loaded.name}
           frame={frame}
           state={pageState}
+          address={address}
+          saves={saves}
+          onGo={go}
           onState={setPageState}
           onLayout={relayout}
         />
-        {facet && (
+        {facet && pageState !== 'plain' && (
           <Thread
             stage={stage}
             frame={frame}

@@ -1,6 +1,14 @@
 import { Monitor, Smartphone, Tablet } from 'lucide-react';
 import type { PageState } from '@ivy/runtime';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
+import {
+  useEffect,
+  useRef,
+  useState,
+  type CSSProperties,
+  type KeyboardEvent,
+  type PointerEvent,
+  type RefObject,
+} from 'react';
 
 const widths = [
   { width: 390, name: 'Phone', Icon: Smartphone },
@@ -12,12 +20,16 @@ const margin = 18;
 /** Widths a page can be given by its edge. */
 const [narrowest, widest] = [280, 1920];
 
-const states: Record<PageState, string> = {
+/** What the desk can show: a state of the live page, or the page as it is without scripts. */
+export type DeskState = PageState | 'plain';
+
+const states: Record<DeskState, string> = {
   live: 'as addressed',
   first: 'at the first visit',
   empty: 'with nothing found',
   loading: 'while loading',
   failed: 'when loading failed',
+  plain: 'without scripts',
 };
 
 const zooms = { fit: 'to fit', 1: '100 %', 0.75: '75 %', 0.5: '50 %' } as const;
@@ -26,13 +38,17 @@ interface Props {
   slug: string;
   name: string;
   frame: RefObject<HTMLIFrameElement | null>;
-  state: PageState;
-  onState: (state: PageState) => void;
+  state: DeskState;
+  address: string;
+  /** Goes up each time the draft is saved. */
+  saves: number;
+  onState: (state: DeskState) => void;
+  onGo: (address: string) => void;
   onLayout: () => void;
 }
 
 /** The live page on its desk, at the width of a phone, a tablet or a desktop, drawn as large as fits. */
-export function Desk({ slug, name, frame, state, onState, onLayout }: Props) {
+export function Desk({ slug, name, frame, state, address, saves, onState, onGo, onLayout }: Props) {
   const [width, setWidth] = useState(834);
   const [zoom, setZoom] = useState<keyof typeof zooms>('fit');
   const [dragging, setDragging] = useState(false);
@@ -48,6 +64,14 @@ export function Desk({ slug, name, frame, state, onState, onLayout }: Props) {
   const scale = zoom === 'fit' ? Math.min(1, (room.width - 2 * margin) / width) : Number(zoom);
   useEffect(onLayout, [onLayout, width, scale, room]);
   const start = Math.max(margin, (room.width - width * scale) / 2);
+  const place: CSSProperties = {
+    insetInlineStart: start,
+    width,
+    height: room.height / scale,
+    transform: `scale(${scale})`,
+    // while the edge is dragged over the page, the page must not take the pointer
+    pointerEvents: dragging ? 'none' : 'auto',
+  };
   return (
     <main className="flex min-w-0 flex-1 flex-col">
       <div className="flex h-[36px] shrink-0 items-center gap-1 border-b border-rule bg-paper px-3">
@@ -72,7 +96,7 @@ export function Desk({ slug, name, frame, state, onState, onLayout }: Props) {
             className="h-[27px] rounded-[3px] bg-transparent px-1 font-semibold text-ink-2"
             aria-label="State of the page"
             value={state}
-            onChange={(event) => onState(event.target.value as PageState)}
+            onChange={(event) => onState(event.target.value as DeskState)}
           >
             {Object.entries(states).map(([key, words]) => (
               <option key={key} value={key}>
@@ -107,16 +131,14 @@ export function Desk({ slug, name, frame, state, onState, onLayout }: Props) {
           ref={frame}
           title={`Live page of ${name}`}
           src={`/preview/${slug}`}
-          className="absolute top-0 origin-top-left border-x border-rule-2 bg-white"
-          style={{
-            insetInlineStart: start,
-            width,
-            height: room.height / scale,
-            transform: `scale(${scale})`,
-            // while the edge is dragged over the page, the page must not take the pointer
-            pointerEvents: dragging ? 'none' : 'auto',
-          }}
+          className={pageClass}
+          style={place}
+          // it stays, unseen, behind the plain page: it asks what the Bench tells numbers by
+          inert={state === 'plain'}
         />
+        {state === 'plain' && (
+          <PlainPage slug={slug} name={name} address={address} saves={saves} style={place} onGo={onGo} />
+        )}
         <Edge
           width={width}
           scale={scale}
@@ -127,6 +149,43 @@ export function Desk({ slug, name, frame, state, onState, onLayout }: Props) {
         />
       </div>
     </main>
+  );
+}
+
+const pageClass = 'absolute top-0 origin-top-left border-x border-rule-2 bg-white';
+
+interface PlainProps extends Pick<Props, 'slug' | 'name' | 'address' | 'saves' | 'onGo'> {
+  style: CSSProperties;
+}
+
+/** The saved draft as the server draws it for visitors without scripts. Its links and its form lead the Bench along. */
+function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
+  const page = useRef<HTMLIFrameElement>(null);
+  const path = `/l/${slug}/draft`;
+  const url = address === '' ? path : `${path}?${address}`;
+  const shown = useRef('');
+  useEffect(() => {
+    // where the page itself went to is not loaded once more
+    if (shown.current !== `${saves} ${address}`) page.current?.contentWindow?.location.replace(url);
+    shown.current = `${saves} ${address}`;
+  }, [saves, address, url]);
+  const follow = () => {
+    const at = page.current?.contentWindow?.location;
+    if (at?.pathname !== path) return;
+    const went = at.search.replace(/^\?/, '');
+    if (`${saves} ${went}` === shown.current) return;
+    shown.current = `${saves} ${went}`;
+    onGo(went);
+  };
+  return (
+    <iframe
+      ref={page}
+      title={`Page of ${name} without scripts`}
+      sandbox="allow-forms allow-same-origin"
+      className={pageClass}
+      style={style}
+      onLoad={follow}
+    />
   );
 }
 

@@ -125,7 +125,7 @@ export function ShowsAs({
           </div>
         ))}
       </div>
-      {suitedWay && suitedWay.kind !== kind && (
+      {suitedWay && suitedWay.kind !== kind && !(field?.type === 'boolean' && kind === 'switch') && (
         <p className="mt-1.5 text-[13px] text-ink-3">
           {suitedWay.name} would suit: <span className="text-ink-2">{suited!.why}</span>
         </p>

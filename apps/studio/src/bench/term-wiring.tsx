@@ -95,14 +95,16 @@ function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionPro
         )}
       </div>
       {isTerms(facet) && terms && terms.length > 0 && (
-        <Row label="Lists">
-          <Segments
-            label="Which terms are listed"
-            value={facet.only.length > 0 ? 'only' : 'all'}
-            ways={{ all: 'all but hidden', only: 'only these' }}
-            onPick={(which) => onEdit(which === 'only' ? listOnly(lens, key, terms) : listAll(lens, key, terms))}
-          />
-        </Row>
+        <div className="mb-1.5">
+          <Row label="Lists">
+            <Segments
+              label="Which terms are listed"
+              value={facet.only.length > 0 ? 'only' : 'all'}
+              ways={{ all: 'all but hidden', only: 'only these' }}
+              onPick={(which) => onEdit(which === 'only' ? listOnly(lens, key, terms) : listAll(lens, key, terms))}
+            />
+          </Row>
+        </div>
       )}
       <TermsList
         facet={facet}

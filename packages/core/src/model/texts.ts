@@ -21,6 +21,8 @@ export const englishTexts = {
   filters: 'Filters',
   close: 'Close',
   show: 'Show {posts}',
+  /** On the button of a page without scripts. */
+  apply: 'Show results',
   results: 'Results',
   emptyTitle: 'Nothing matches all of this',
   emptyWays: 'Take one choice away:',

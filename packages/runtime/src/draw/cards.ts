@@ -1,4 +1,13 @@
-import { fill, type CardPart, type Item, type ItemValue, type Settings, type TermValue } from '@ivy/core';
+import {
+  cardRows,
+  dateText,
+  fill,
+  type CardPart,
+  type Item,
+  type ItemValue,
+  type Settings,
+  type TermValue,
+} from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { ifDefined } from 'lit/directives/if-defined.js';
 import { repeat } from 'lit/directives/repeat.js';
@@ -26,7 +35,7 @@ function drawCard(item: Item, settings: Settings, soon: boolean, mark: unknown):
     ${pictures.map((part) => drawPicture(item.fields[part.field]!, soon))}
     <div class="ivy-card-text">
       ${hasTitle ? nothing : drawTitle(item)}
-      ${group(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item, row[0]!.field) : drawRow(row, item, settings)))}
+      ${cardRows(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item, row[0]!.field) : drawRow(row, item, settings)))}
     </div>
     ${mark}
   </li>`;
@@ -45,19 +54,6 @@ function drawMark(listing: Listing, item: Item): TemplateResult {
   >
     <span aria-hidden="true"></span>
   </button>`;
-}
-
-/** Neighbours of a kind that is short share a row: dates, numbers and yes-no marks; terms. */
-function group(parts: readonly CardPart[]): CardPart[][] {
-  const rows: CardPart[][] = [];
-  let kindBefore = '';
-  for (const part of parts) {
-    const kind = ['date', 'number', 'yes-no'].includes(part.show) ? 'facts' : part.show === 'terms' ? 'terms' : '';
-    if (kind !== '' && kind === kindBefore) rows[rows.length - 1]!.push(part);
-    else rows.push([part]);
-    kindBefore = kind;
-  }
-  return rows;
 }
 
 function drawRow(row: readonly CardPart[], item: Item, settings: Settings): TemplateResult | typeof nothing {
@@ -120,16 +116,6 @@ function factOf(part: CardPart, value: ItemValue, settings: Settings): TemplateR
   }
   if (part.show === 'yes-no') return value === true ? part.words || settings.texts.yes : nothing;
   return plain(value);
-}
-
-/** A calendar day as it stands; a moment by its day in the lens's zone. */
-export function dateText(value: string, settings: Pick<Settings, 'language' | 'zone'>): string {
-  const isDay = value.length === 10;
-  const hasZone = /(Z|[+-]\d\d:\d\d)$/.test(value);
-  const date = new Date(isDay ? `${value}T00:00:00Z` : hasZone ? value : `${value}Z`);
-  if (Number.isNaN(date.getTime())) return value;
-  const timeZone = hasZone ? settings.zone : 'UTC';
-  return new Intl.DateTimeFormat(settings.language, { dateStyle: 'medium', timeZone }).format(date);
 }
 
 function termsOf(value: ItemValue): TermValue[] {

@@ -1,10 +1,9 @@
-import { fill, type FacetAnswer } from '@ivy/core';
+import { fill, rangeText, type FacetAnswer } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
 import { choose, startChoices, writeChoices } from '../listing/choices.js';
 import { switchLabel } from './kinds/switch.js';
 import { figure } from './option-parts.js';
-import { rangeText } from './range.js';
 import type { Listing } from '../listing/listing.js';
 
 /** What is chosen, each removable; nothing at all while nothing is chosen. */

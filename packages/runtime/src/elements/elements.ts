@@ -10,9 +10,19 @@ import { Part } from './part.js';
 
 /** Draws the whole of a lens: facets, chips, count line, sort, cards and pager. */
 export class IvyLens extends Part {
+  /** What a server drew for pages without scripts. It stays until there is something to put in its place. */
+  #plain: Element | null = null;
+
+  override connectedCallback(): void {
+    this.#plain = this.querySelector(':scope > [data-plain]');
+    super.connectedCallback();
+  }
+
   override render(): TemplateResult {
     const listing = this.listing;
-    if (!listing) return html``;
+    if (!listing || (this.#plain && !listing.answer)) return html``;
+    this.#plain?.remove();
+    this.#plain = null;
     const { settings, answer } = listing;
     const hasFacets = answer?.facets.some((facet) => facet.visible) ?? true;
     return html`<div

@@ -1,6 +1,6 @@
-import type { FacetSettings, Settings } from '@ivy/core';
-import { wordSet } from '@ivy/core';
-import { endsOf, rangeText } from './range.js';
+import type { FacetSettings, Settings } from '../index.js';
+import { wordSet } from '../index.js';
+import { endsOf, rangeText } from './range-text.js';
 
 const settings = (language: string) => ({ texts: wordSet(language), language }) as Settings;
 const minutes = { unit: 'min' } as FacetSettings;

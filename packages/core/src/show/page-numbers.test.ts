@@ -1,5 +1,5 @@
-import { dateText } from './cards.js';
-import { pageNumbers } from './pager.js';
+import { dateText } from './date-text.js';
+import { pageNumbers } from './page-numbers.js';
 
 test.each([
   [1, 1, '1'],
