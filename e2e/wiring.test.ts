@@ -36,6 +36,21 @@ const pick = async (label: string, option: string) => {
   );
 };
 
+interface Point {
+  x: number;
+  y: number;
+}
+const mouse = (type: string, point: Point) =>
+  browser.command('Input.dispatchMouseEvent', { type, ...point, button: 'left', buttons: 1, clickCount: 1 });
+/** Drags with the mouse as a hand does, step by step. */
+async function pull(from: Point, to: Point): Promise<void> {
+  await mouse('mousePressed', from);
+  for (let step = 1; step <= 10; step++) {
+    await mouse('mouseMoved', { x: from.x, y: from.y + ((to.y - from.y) * step) / 10 });
+  }
+  await mouse('mouseReleased', to);
+}
+
 test('days: presets are offered, worded and pressed; one day instead of two ends', async () => {
   await browser.press('[data-row=observed]');
   await browser.press('[aria-label=Wiring] button', 'Last 30 days');
@@ -69,6 +84,17 @@ test('a switch gets own words and a third way', async () => {
   await onPage(() => browser.untilText('[data-facet=volunteers]', 'Wardens only'));
 });
 
+test('a switch starts as yes: a clean address has it on, and leaving it open is in the address', async () => {
+  await browser.press('[aria-label="Starts as"] button', 'yes');
+  await onPage(() => browser.untilText('.ivy-chip', 'Volunteers welcome'));
+  await onPage(() => browser.press('[data-facet=volunteers] .ivy-facet-clear'));
+  await browser.until('it is left open', async () => (await browser.search()).includes('volunteers=either'));
+  await onPage(() => browser.press('.ivy-clear'));
+  await browser.until('it is on again', async () => !(await browser.search()).includes('volunteers='));
+  await browser.press('[aria-label="Starts as"] button', 'either');
+  await untilOnPage('it is off', async () => !(await browser.text('.ivy-chips')).includes('Volunteers'));
+});
+
 test('terms: a label of this lens’s own, only the top level, buttons as links', async () => {
   await browser.press('[data-row=habitat]');
   await browser.press('[aria-label=Terms] button', 'Label of Mudflat');
@@ -83,6 +109,37 @@ test('terms: a label of this lens’s own, only the top level, buttons as links'
   await browser.press('[aria-label=Wiring] button', 'Buttons');
   await browser.press('[aria-label="Buttons are"] button', 'plain links');
   await untilOnPage('links', async () => (await browser.texts('[data-facet=kind] a[href]')).length === 5);
+});
+
+test('terms are put in order by pulling and by keys, and only some are listed', async () => {
+  await browser.press('[data-row=kind]');
+  const shown = () => onPage(() => browser.texts('[data-facet=kind] a[href]'));
+  const first = async () => (await shown())[0]!.replace(/[\d\s]+$/, '');
+  const labels = () =>
+    browser.run<string[]>('return [...document.querySelectorAll("[data-term]")].map((one) => one.dataset.term)');
+  const before = await labels();
+  const label = await browser.find(`[data-term="${before[1]}"] button`);
+  await label.sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
+  await browser.until('it moved', async () => (await labels())[0] === before[1]);
+  expect(await browser.run('return document.activeElement.closest("[data-term]").dataset.term')).toBe(before[1]);
+  const moved = (await browser.texts(`[data-term="${before[1]}"] button`))[0]!;
+  await browser.until('visitors see it', async () => (await first()) === moved);
+  const at = (term: string) =>
+    browser.run<{ x: number; y: number }>(
+      `const row = document.querySelector('[data-term="' + arguments[0] + '"]'); row.scrollIntoView({ block: 'center' });
+       const r = row.getBoundingClientRect(); return { x: r.x + 40, y: r.y + 12 }`,
+      term,
+    );
+  const to = await at(before[0]!);
+  const from = await at(before[4]!);
+  await pull(from, { x: to.x, y: (await at(before[0]!)).y });
+  await browser.until('it was pulled', async () => (await labels()).indexOf(before[4]!) < 3);
+  await browser.press('[aria-label="Which terms are listed"] button', 'only these');
+  await browser.press(`[data-term="${before[0]}"] button[aria-label^="Hide"]`);
+  await untilOnPage('one less', async () => (await browser.texts('[data-facet=kind] a[href]')).length === 4);
+  await browser.press('[aria-label="Which terms are listed"] button', 'all but hidden');
+  await browser.press(`[data-term="${before[0]}"] button[aria-label^="Show"]`);
+  await untilOnPage('all again', async () => (await browser.texts('[data-facet=kind] a[href]')).length === 5);
 });
 
 test('a facet waits for another, and is folded at first', async () => {
@@ -136,13 +193,7 @@ test('a facet is duplicated under a name of its own, and moved by pulling it', a
       `[data-outline="${key}"]`,
     );
   const [from, to] = [await at('minutes-2'), await at('habitat')];
-  const mouse = (type: string, point: { x: number; y: number }) =>
-    browser.command('Input.dispatchMouseEvent', { type, ...point, button: 'left', buttons: 1, clickCount: 1 });
-  await mouse('mousePressed', from);
-  for (let step = 1; step <= 10; step++) {
-    await mouse('mouseMoved', { x: from.x, y: from.y + ((to.y - from.y) * step) / 10 });
-  }
-  await mouse('mouseReleased', to);
+  await pull(from, to);
   await untilOnPage('it moved', async () => (await browser.texts('.ivy-facet-title'))[1] === 'Reading time');
   await browser.press('button[aria-label=Undo]');
   await browser.press('button[aria-label=Undo]');
@@ -157,6 +208,26 @@ test.each([
 ])('the live page can be seen %s', async (state, part, words) => {
   await pick('State of the page', state);
   await onPage(() => browser.untilText(part, words));
+});
+
+test('the page can be seen and used as it is without scripts', async () => {
+  await untilSaved();
+  await pick('State of the page', 'without scripts');
+  const plain = await browser.find('iframe[title$="without scripts"]');
+  const inPlain = async (work: () => Promise<void>) => {
+    await browser.driver.switchTo().frame(plain);
+    await work().finally(() => browser.driver.switchTo().defaultContent());
+  };
+  const before = await browser.search();
+  await inPlain(async () => {
+    await browser.until('it is drawn', async () => (await browser.texts('form[data-plain] .ivy-card')).length > 0);
+    await browser.press('[data-facet=habitat] input[value=shore]');
+    await browser.press('.ivy-apply button');
+  });
+  await browser.until('the Bench goes along', async () => (await browser.search()).includes('habitat=shore'));
+  await browser.driver.navigate().back();
+  await browser.untilSearch(before);
+  await pick('State of the page', 'as addressed');
 });
 
 test('the page is pulled to any width, by its edge or by keys', async () => {

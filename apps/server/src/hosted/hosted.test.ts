@@ -1,0 +1,135 @@
+import { startHarness, type Harness } from '../../test/harness.js';
+import { html } from './markup.js';
+
+let server: Harness;
+const rows = [
+  'id,title,habitat,place,published,minutes,open,url',
+  ...Array.from({ length: 12 }, (_, i) => {
+    const habitat = ['Mudflat', 'Reedbed', 'Mudflat|Reedbed', 'Lagoon'][i % 4];
+    const title = i === 11 ? '<b onmouseover="alert(1)">Tern & "reed"</b>' : `Note ${i}`;
+    const url = i === 11 ? 'javascript:alert(1)' : `/notes/${i}`;
+    return `n${i},"${title.replaceAll('"', '""')}",${habitat},${['Coast > North', 'Coast > South'][i % 2]},2026-01-${10 + i},${i % 5},${i % 2 ? 'yes' : 'no'},${url}`;
+  }),
+].join('\n');
+
+beforeAll(async () => {
+  server = await startHarness();
+  await server.upload(rows, 'notes.csv', { slug: 'notes' });
+  await server.ask('POST', '/api/v1/lenses', {
+    name: 'Notes & more',
+    source: 'notes',
+    slug: 'notes',
+    config: {
+      facets: [
+        { key: 'q', kind: 'search', fields: ['title'], label: 'Search' },
+        { key: 'habitat', kind: 'checkboxes', field: 'habitat', aliases: ['zone'] },
+        { key: 'place', kind: 'dropdown', field: 'place', single: true },
+        { key: 'open', kind: 'switch', field: 'open', start: 'yes' },
+        { key: 'minutes', kind: 'number-range', field: 'minutes' },
+        { key: 'fixed', kind: 'radios', field: 'place', visible: false },
+      ],
+      sort: {
+        options: [
+          { key: 'newest', label: 'Newest first', field: 'published', order: 'desc' },
+          { key: 'oldest', label: 'Oldest first', field: 'published', order: 'asc' },
+        ],
+      },
+      paging: { size: 4 },
+    },
+  });
+  await server.ask('POST', '/api/v1/lenses/notes/releases', {});
+});
+afterAll(() => server.stop());
+
+const page = async (path: string) => {
+  const { status, body, headers } = await server.ask('GET', path);
+  return { status, headers, text: String(body) };
+};
+const matchedOn = (text: string) => Number(/ivy-count-line"?>\s*<strong>(\d+)/.exec(text)![1]);
+/** Links of a class, as a browser would follow them. */
+const links = (text: string, part: string) =>
+  [...text.matchAll(/<a\b[^>]*>/g)]
+    .map(([tag]) => tag)
+    .filter((tag) => tag.includes(`class="${part}"`))
+    .map((tag) => /href="([^"]*)"/.exec(tag)![1]!.replaceAll('&#38;', '&'));
+
+test('the page is whole as it is sent: cards, counts, what is chosen, and the script to take over', async () => {
+  const { status, headers, text } = await page('/l/notes?zone=mudflat&open=either');
+  expect([status, headers.get('content-type')]).toEqual([200, 'text/html; charset=utf-8']);
+  expect(matchedOn(text)).toBe(6);
+  expect(text).toContain('<title>Notes &#38; more</title>');
+  expect(text).toContain('src="/embed/ivy-lens.js"');
+  expect(text).toMatch(/name="habitat"\s+value="mudflat"\s+checked/);
+  expect(text).toContain('<link rel="canonical" href="/l/notes?habitat=mudflat&#38;open=either" />');
+  expect(text.match(/data-post=/g)).toHaveLength(4);
+});
+
+test('its links lead where they say, and leave the rest as it is', async () => {
+  const { text } = await page('/l/notes?from=letter&habitat=mudflat,reedbed&open=either');
+  expect(matchedOn(text)).toBe(9);
+  const [reedbed, mudflat, both] = links(text, 'ivy-chip');
+  expect(both).toBeUndefined();
+  expect([matchedOn((await page(reedbed!)).text), matchedOn((await page(mudflat!)).text)]).toEqual([6, 6]);
+  const [cleared] = links(text, 'ivy-clear');
+  expect(cleared).toBe('/l/notes?from=letter');
+  const [second = ''] = links(text, 'ivy-page').filter((link) => link.endsWith('page=2'));
+  expect(second).toBe('/l/notes?from=letter&habitat=mudflat,reedbed&open=either&page=2');
+  expect((await page(second)).text).toMatch(/aria-current="page"\s*>\s*2/);
+  expect(text).toContain('<input type="hidden" name="from" value="letter" />');
+});
+
+test('a form’s own address works: empty values, repeated names, a choice that is fixed', async () => {
+  const sent = '/l/notes?q=&habitat=mudflat&habitat=lagoon&place=&open=either&minutes=&sort=&fixed=north';
+  const { text } = await page(sent);
+  const asked = await server.ask('GET', '/api/v1/lenses/notes/results?habitat=lagoon,mudflat&open=either&fixed=north');
+  expect(matchedOn(text)).toBe((asked.body as { matched: number }).matched);
+  expect(text).toMatch(/type="hidden"\s+name="fixed"\s+value="north"/);
+  expect(links(text, 'ivy-clear')).toEqual(['/l/notes?fixed=north']);
+});
+
+test('a switch that starts as yes is on at first, can be left open, and clearing brings it back', async () => {
+  const clean = await page('/l/notes');
+  expect(matchedOn(clean.text)).toBe(6);
+  expect(clean.text).toMatch(/name="open"\s+value="yes"\s+checked/);
+  expect(links(clean.text, 'ivy-clear')).toEqual([]);
+  expect(links(clean.text, 'ivy-chip')).toEqual(['/l/notes?open=either']);
+  expect(matchedOn((await page('/l/notes?open=either')).text)).toBe(12);
+  expect(links((await page('/l/notes?open=either')).text, 'ivy-clear')).toEqual(['/l/notes']);
+});
+
+test('nothing found says so, with ways out as links', async () => {
+  const { text } = await page('/l/notes?q=note&habitat=lagoon&minutes=99&open=either');
+  expect(text).toContain('ivy-empty');
+  const ways = links(text, 'ivy-way');
+  expect(ways).toContain('/l/notes?q=note&habitat=lagoon&open=either');
+  for (const way of ways) expect(matchedOn((await page(way)).text)).toBeGreaterThan(0);
+});
+
+test('what posts and addresses hold stays text, and no link runs a script', async () => {
+  const { text } = await page('/l/notes?q=%22%3E%3Cscript%3Ealert(1)%3C/script%3E&open=either');
+  expect(text).not.toContain('<script>alert');
+  const { text: all } = await page('/l/notes?open=either&sort=newest');
+  expect(all).not.toContain('<b onmouseover');
+  expect(all).toContain('&#60;b onmouseover=');
+  expect(all).not.toContain('javascript:');
+  expect(html`<p title="${'" onclick="x'}">${['<', html`<i>${'&'}</i>`, null, false, undefined]}</p>`.text).toBe(
+    '<p title="&#34; onclick=&#34;x">&#60;<i>&#38;</i></p>',
+  );
+});
+
+test('the draft has a page of its own, without any script; what is not there or too long is refused', async () => {
+  const lens = '/api/v1/lenses/notes';
+  const { draft, draftRevision } = (await server.ask('GET', lens)).body as {
+    draft: { facets: object[] };
+    draftRevision: number;
+  };
+  await server.ask('PUT', `${lens}/draft`, { config: { ...draft, facets: [] } }, { 'if-match': `"${draftRevision}"` });
+  const { text, headers } = await page('/l/notes/draft');
+  expect(text).not.toContain('<script');
+  expect(text).not.toContain('<fieldset');
+  expect(text).toContain('action="/l/notes/draft"');
+  expect(headers.get('content-security-policy')).toBe("script-src 'none'");
+  expect((await page('/l/notes')).text).toContain('<fieldset');
+  expect((await page('/l/nowhere')).status).toBe(404);
+  expect((await page(`/l/notes?q=${'a'.repeat(9000)}`)).status).toBe(414);
+});
