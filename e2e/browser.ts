@@ -137,17 +137,18 @@ export class Browser {
     }
   }
 
-  /** What axe finds against WCAG 2.2 AA, each with where. */
-  async axe(): Promise<string[]> {
+  /** What axe finds against WCAG 2.2 AA, each with where: on the whole page, or in a part of it. */
+  async axe(part?: string): Promise<string[]> {
     await this.run(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
     const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
     return this.driver.executeAsyncScript<string[]>(
       `const done = arguments[arguments.length - 1];
-       axe.run(document, { runOnly: arguments[0], iframes: true }).then(
+       axe.run(arguments[1] ?? document, { runOnly: arguments[0], iframes: true }).then(
          (found) => done(found.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.target.join(' ') + ' — ' + (n.any[0]?.message ?? v.help)))),
          (error) => done([String(error)]),
        );`,
       tags,
+      part,
     );
   }
 

@@ -51,6 +51,26 @@ async function pull(from: Point, to: Point): Promise<void> {
   await mouse('mouseReleased', to);
 }
 
+test.each(['ivy', 'ivy-night'])('axe finds nothing in any wiring, in %s colours', async (theme) => {
+  await browser.run(`localStorage.setItem('ivy-theme', '${theme}')`);
+  await browser.driver.navigate().refresh();
+  await browser.find('[data-row=observed]');
+  const rows = await browser.run<string[]>(
+    'return [...document.querySelectorAll("[data-row]")].map((row) => row.dataset.row)',
+  );
+  expect(rows.length).toBeGreaterThan(8);
+  const found: string[] = [];
+  for (const row of rows) {
+    await browser.press(`[data-row="${row}"]`);
+    await browser.until('its wiring is there', async () => (await wiring()).length > 40);
+    found.push(...(await browser.axe('[aria-label=Wiring]')).map((problem) => `${row} ${problem}`));
+  }
+  await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
+  found.push(...(await browser.axe('[aria-label=Wiring]')));
+  expect(found).toEqual([]);
+  await browser.run(`localStorage.removeItem('ivy-theme')`);
+});
+
 test('days: presets are offered, worded and pressed; one day instead of two ends', async () => {
   await browser.press('[data-row=observed]');
   await browser.press('[aria-label=Wiring] button', 'Last 30 days');
@@ -86,7 +106,7 @@ test('a switch gets own words and a third way', async () => {
 
 test('a switch starts as yes: a clean address has it on, and leaving it open is in the address', async () => {
   await browser.press('[aria-label="Starts as"] button', 'yes');
-  await onPage(() => browser.untilText('.ivy-chip', 'Volunteers welcome'));
+  await onPage(() => browser.untilText('.ivy-chips', 'Volunteers welcome'));
   await onPage(() => browser.press('[data-facet=volunteers] .ivy-facet-clear'));
   await browser.until('it is left open', async () => (await browser.search()).includes('volunteers=either'));
   await onPage(() => browser.press('.ivy-clear'));
@@ -125,14 +145,13 @@ test('terms are put in order by pulling and by keys, and only some are listed', 
   const moved = (await browser.texts(`[data-term="${before[1]}"] button`))[0]!;
   await browser.until('visitors see it', async () => (await first()) === moved);
   const at = (term: string) =>
-    browser.run<{ x: number; y: number }>(
-      `const row = document.querySelector('[data-term="' + arguments[0] + '"]'); row.scrollIntoView({ block: 'center' });
-       const r = row.getBoundingClientRect(); return { x: r.x + 40, y: r.y + 12 }`,
+    browser.run<Point>(
+      `const r = document.querySelector('[data-term="' + arguments[0] + '"]').getBoundingClientRect();
+       return { x: r.x + 40, y: r.y + 12 }`,
       term,
     );
-  const to = await at(before[0]!);
-  const from = await at(before[4]!);
-  await pull(from, { x: to.x, y: (await at(before[0]!)).y });
+  await browser.run('document.querySelector("[data-term]").scrollIntoView({ block: "center" })');
+  await pull(await at(before[4]!), await at(before[0]!));
   await browser.until('it was pulled', async () => (await labels()).indexOf(before[4]!) < 3);
   await browser.press('[aria-label="Which terms are listed"] button', 'only these');
   await browser.press(`[data-term="${before[0]}"] button[aria-label^="Hide"]`);

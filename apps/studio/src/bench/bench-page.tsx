@@ -71,7 +71,11 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   }, [mutate]);
   const { saving, adopt, keepMine, flush } = useSaving(slug, lens, loaded, onSaved);
   const trials = useTrials(slug, source);
-  const go = useCallback((next: string) => void navigate({ search: next === '' ? '' : `?${next}` }), [navigate]);
+  const go = useCallback(
+    (next: string, how: 'push' | 'replace' = 'push') =>
+      void navigate({ search: next === '' ? '' : `?${next}` }, { replace: how === 'replace' }),
+    [navigate],
+  );
   const { trial, problem, retry } = usePreview(
     trials,
     lens,

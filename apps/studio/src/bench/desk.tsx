@@ -163,19 +163,21 @@ function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
   const page = useRef<HTMLIFrameElement>(null);
   const path = `/l/${slug}/draft`;
   const url = address === '' ? path : `${path}?${address}`;
-  const shown = useRef('');
-  useEffect(() => {
-    // where the page itself went to is not loaded once more
-    if (shown.current !== `${saves} ${address}`) page.current?.contentWindow?.location.replace(url);
-    shown.current = `${saves} ${address}`;
-  }, [saves, address, url]);
-  const follow = () => {
-    const at = page.current?.contentWindow?.location;
-    if (at?.pathname !== path) return;
-    const went = at.search.replace(/^\?/, '');
-    if (`${saves} ${went}` === shown.current) return;
-    shown.current = `${saves} ${went}`;
-    onGo(went);
+  useEffect(() => page.current?.contentWindow?.location.replace(url), [saves, url]);
+  // the page itself runs nothing; where it would go the Bench goes, so that back and forward take one step a choice
+  const lead = () => {
+    const sheet = page.current?.contentDocument;
+    sheet?.addEventListener('submit', (event) => {
+      event.preventDefault();
+      const sent = new FormData(event.target as HTMLFormElement);
+      onGo(new URLSearchParams([...sent] as [string, string][]).toString());
+    });
+    sheet?.addEventListener('click', (event) => {
+      const link = (event.target as Element).closest('a');
+      if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
+      event.preventDefault();
+      if (link.pathname === path) onGo(link.search.replace(/^\?/, ''));
+    });
   };
   return (
     <iframe
@@ -184,7 +186,7 @@ function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
       sandbox="allow-forms allow-same-origin"
       className={pageClass}
       style={style}
-      onLoad={follow}
+      onLoad={lead}
     />
   );
 }

@@ -21,7 +21,7 @@ export function usePreview(
   address: string,
   frame: RefObject<HTMLIFrameElement | null>,
   state: PageState,
-  onWent: (address: string) => void,
+  onWent: (address: string, how: 'push' | 'replace') => void,
 ): PreviewState & { retry: () => void } {
   const [answered, setState] = useState<PreviewState>({ trial: null, problem: null });
   const current = useRef({ lens, address, onWent });
@@ -44,7 +44,7 @@ export function usePreview(
       const message = event.data;
       if (message.ivy === 'went') {
         shown.current = message.address;
-        current.current.onWent(message.address);
+        current.current.onWent(message.address, message.how);
       } else if (message.ivy === 'ask') void answer(message.id, message.address);
     };
     const answer = async (id: number, asked: string) => {

@@ -221,7 +221,7 @@ export class Listing {
     if (this.#preview) {
       if (address === this.#previewAddress) return;
       this.#previewAddress = address;
-      tellWent(address);
+      tellWent(address, how);
       return;
     }
     const url = `${location.pathname}${address === '' ? '' : `?${address}`}${location.hash}`;

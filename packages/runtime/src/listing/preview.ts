@@ -1,7 +1,8 @@
 import type { Asker, Reply } from './asker.js';
 
 /** What a preview says to the Bench around it. */
-export type FromPreview = { ivy: 'ask'; id: number; address: string } | { ivy: 'went'; address: string };
+export type FromPreview =
+  { ivy: 'ask'; id: number; address: string } | { ivy: 'went'; address: string; how: 'push' | 'replace' };
 
 /** A state a page can be in. `live`: as its address says; `first`: as one who comes with no address sees it. */
 export type PageState = 'live' | 'first' | 'empty' | 'loading' | 'failed';
@@ -41,9 +42,9 @@ export class PreviewAsker implements Asker {
   }
 }
 
-/** Tells the Bench that the visitor went to an address. */
-export function tellWent(address: string): void {
-  say({ ivy: 'went', address });
+/** Tells the Bench that the visitor went to an address, or that the one they are at is now written another way. */
+export function tellWent(address: string, how: 'push' | 'replace'): void {
+  say({ ivy: 'went', address, how });
 }
 
 function say(message: FromPreview): void {
