@@ -15,6 +15,7 @@ import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
 import { lensConfig, makeAddresses, makeCollection, makeSearches } from './posts.mjs';
+import { measureBench } from './on-bench.mjs';
 import { measurePage } from './on-page.mjs';
 import { measureServer } from './served.mjs';
 import { compareRows, loadPosts, statements } from './sql.mjs';
@@ -38,6 +39,12 @@ if (wants('page')) {
   const { facets, terms, first, update } = await measurePage();
   console.log(`\na page of 480 posts, ${facets} facets, ${terms} terms in sight`);
   console.log(`  scripting to the first cards ${ms(first)}, for each choice after ${ms(update)}`);
+  for (const size of [480, 10_000]) {
+    const change = await measureBench(size, lensConfig);
+    console.log(
+      `  a change on the Bench of ${size} posts is on the live page after ${ms(change.p50)}, p95 ${ms(change.p95)}`,
+    );
+  }
 }
 
 async function measure(name, size, correlated) {
