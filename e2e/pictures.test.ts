@@ -28,6 +28,8 @@ interface View {
   size?: [number, number];
   night?: boolean;
   onSite?: boolean;
+  /** With scripts off. */
+  plain?: boolean;
   /** What to do before the picture is taken. */
   prepare?: () => Promise<unknown>;
 }
@@ -57,6 +59,29 @@ const views: View[] = [
     path: '/lenses/field-notes?q=tern',
     prepare: () => wiringOf('q', 'Looks in'),
   },
+  {
+    name: 'bench-switch',
+    path: '/lenses/field-notes?volunteers=yes',
+    prepare: () => wiringOf('volunteers', 'Starts as'),
+  },
+  {
+    name: 'bench-plain',
+    path: '/lenses/field-notes?habitat=mudflat',
+    prepare: async () => {
+      await wiringOf('kind', 'only these');
+      await browser.run(
+        `const box = document.querySelector('[aria-label="State of the page"]'); box.value = 'plain';
+         box.dispatchEvent(new Event('change', { bubbles: true }))`,
+      );
+      await browser.find('iframe[title$="without scripts"]');
+      await browser.until('it is drawn', () =>
+        browser.run<boolean>(
+          'return document.querySelector(`iframe[title$="without scripts"]`).contentDocument.querySelector(".ivy-card") !== null',
+        ),
+      );
+    },
+  },
+  { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {
     name: 'demo-site',
@@ -124,11 +149,12 @@ async function changeSomething(): Promise<void> {
   await browser.untilText('main', 'shown another way');
 }
 
-test.each(views)('$name draws, and logs no error', async ({ name, path, size, night, onSite, prepare }) => {
+test.each(views)('$name draws, and logs no error', async ({ name, path, size, night, onSite, plain, prepare }) => {
   await browser.size(...(size ?? [1280, 800]));
   const origin = onSite ? stage.site : stage.studio;
+  await browser.command('Emulation.setScriptExecutionDisabled', { value: plain ?? false });
   await browser.go(`${origin}${path}`);
-  if (!onSite) {
+  if (!onSite && !plain) {
     await browser.run(`localStorage.setItem('ivy-theme', '${night ? 'ivy-night' : 'ivy'}')`);
     await browser.driver.navigate().refresh();
   }

@@ -6,7 +6,7 @@ import {
   isFavourites,
   isSearch,
   searchableFields,
-  suitableFields,
+  usableFields,
   suitingKind,
   warningsOf,
   type Answer,
@@ -51,7 +51,7 @@ export function Outline({
   onSearchAdded,
   onAddFavourites,
 }: Props) {
-  const unused = suitableFields(fields).filter(
+  const unused = usableFields(fields).filter(
     (field) => !lens.facets.some((facet) => !isSearch(facet) && fieldsOf(facet).includes(field.key)),
   );
   const canSearch = !lens.facets.some(isSearch) && searchableFields(fields).length > 0;

@@ -57,6 +57,12 @@ export function suitableFields(fields: readonly FieldDescription[]): FieldDescri
   });
 }
 
+/** Fields a facet can be made of, if one asks for it: also those with more terms than a first lens should start with. */
+export function usableFields(fields: readonly FieldDescription[]): FieldDescription[] {
+  const suitable = new Set(suitableFields(fields));
+  return fields.filter((field) => suitable.has(field) || (field.type === 'terms' && field.distinct > 1));
+}
+
 /** The facet a field is best shown as. */
 export function proposeFacet(field: FieldDescription, keys: SlugMaker): ProposedFacet {
   return { key: keys.make(field.key), kind: suitingKind(field).kind, field: field.key, label: field.label };

@@ -1,5 +1,5 @@
 import type { Option, Settings, TermFacetAnswer } from '@ivy/core';
-import { choicesOf, choose, toggle, withForeign, writeChoices, type Choices } from './choices.js';
+import { choicesOf, choose, startChoices, toggle, withForeign, writeChoices, type Choices } from './choices.js';
 
 const option = (value: string, parent: string | null, depth: number): Option => ({
   value,
@@ -65,4 +65,18 @@ test('an answer says what was chosen; a default sort is no choice', () => {
     page: 2,
   } as unknown as Parameters<typeof choicesOf>[0];
   expect(choicesOf(answer, settings)).toEqual({ facets: { habitat: ['mudflat'] }, sort: null, page: 2 });
+});
+
+test('a switch that starts as yes is left out when it is on, and said when it is not', () => {
+  const own = [
+    { key: 'open', kind: 'switch', start: 'yes', visible: true },
+    { key: 'fixed', kind: 'switch', start: 'no', visible: false },
+    { key: 'kind', visible: true },
+  ];
+  const started = { ...settings, facets: own } as unknown as Settings;
+  const write = (facets: Choices['facets']) => writeChoices({ ...nothing, facets }, started);
+  expect(startChoices(started)).toEqual({ open: ['yes'] });
+  expect(write({ open: ['yes'], fixed: ['no'] })).toBe('');
+  expect(write({ open: ['no'], fixed: ['no'], kind: ['a'] })).toBe('open=no&kind=a');
+  expect(write({})).toBe('open=either&fixed=either');
 });
