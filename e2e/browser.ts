@@ -158,14 +158,16 @@ export class Browser {
     return entries.filter((entry) => entry.level.name === 'SEVERE').map((entry) => entry.message);
   }
 
-  /** Saves a picture once nothing moves and every picture on the page has come. */
-  async picture(path: string): Promise<void> {
-    await this.driver.executeAsyncScript(
-      `const done = arguments[arguments.length - 1];
+  /** Saves a picture once nothing moves and every picture on the page has come; with scripts off nobody can ask. */
+  async picture(path: string, scripts = true): Promise<void> {
+    if (!scripts) await this.driver.sleep(1500);
+    else
+      await this.driver.executeAsyncScript(
+        `const done = arguments[arguments.length - 1];
        const pictures = [...document.images].filter((i) => i.getBoundingClientRect().top < innerHeight).map((i) => i.decode().catch(() => {}));
        const moving = document.getAnimations().map((a) => a.finished.catch(() => {}));
        Promise.race([Promise.all([document.fonts.ready, ...pictures, ...moving]), new Promise((r) => setTimeout(r, 4000))]).then(() => setTimeout(done, 250));`,
-    );
+      );
     writeFileSync(path, Buffer.from(await this.driver.takeScreenshot(), 'base64'));
   }
 }

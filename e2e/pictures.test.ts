@@ -160,7 +160,7 @@ test.each(views)('$name draws, and logs no error', async ({ name, path, size, ni
   }
   await prepare?.();
   const file = join(folder, `${name}.png`);
-  await browser.picture(file);
+  await browser.picture(file, !plain);
   expect(statSync(file).size).toBeGreaterThan(10_000);
   expect(await browser.errors()).toEqual([]);
 });

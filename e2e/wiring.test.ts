@@ -20,11 +20,13 @@ afterAll(async () => {
 
 const onPage = <T>(work: () => Promise<T>) => browser.inFrame(work);
 const untilOnPage = (what: string, holds: () => Promise<boolean>) => onPage(() => browser.until(what, holds));
+const saving = () => browser.run<string>('return document.querySelector("[data-saving]").dataset.saving');
 const untilSaved = () =>
-  browser.until(
-    'the draft is saved',
-    async () => (await browser.run('return document.querySelector("[data-saving]").dataset.saving')) === 'saved',
-  );
+  browser
+    .until('the draft is saved', async () => (await saving()) === 'saved')
+    .catch(async (error: Error) => {
+      throw new Error(`${error.message} It is ${await saving()}.`);
+    });
 const wiring = () => browser.text('[aria-label=Wiring]');
 const pick = async (label: string, option: string) => {
   const box = await browser.find(`select[aria-label="${label}"]`);

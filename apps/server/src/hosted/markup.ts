@@ -12,8 +12,8 @@ export function html(strings: TemplateStringsArray, ...parts: Part[]): Markup {
 
 function written(part: Part): string {
   if (part instanceof Markup) return part.text;
-  if (Array.isArray(part)) return part.map(written).join('');
-  return part === null || part === undefined || part === false ? '' : escapeHtml(String(part));
+  if (typeof part === 'string' || typeof part === 'number') return escapeHtml(String(part));
+  return part ? part.map(written).join('') : '';
 }
 
 /** Text as it stands in HTML, also between quotes. */

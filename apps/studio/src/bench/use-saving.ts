@@ -62,8 +62,8 @@ export function useSaving(slug: string, lens: Lens, loaded: LensView, onSaved: (
 
   useEffect(() => {
     if (lens === kept.current) {
-      // undone to what is saved: nothing is refused any more
-      setSaving((now) => (now.at === 'refused' ? { at: 'saved' } : now));
+      // undone to what is saved: nothing is refused any more, nor is there anything to save
+      setSaving((now) => (now.at === 'refused' || (now.at === 'saving' && !busy.current) ? { at: 'saved' } : now));
       return;
     }
     setSaving((now) => (now.at === 'overtaken' ? now : { at: 'saving' }));
