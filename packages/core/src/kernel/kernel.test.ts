@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { andBits, countBits, countShared, emptyBits, orInto, setBit, withoutBits, wordsOf } from '../index/bits.js';
+import {
+  andBits,
+  countBits,
+  countShared,
+  emptyBits,
+  listBits,
+  orInto,
+  setBit,
+  withoutBits,
+  wordsOf,
+} from '../index/bits.js';
 import { Arena } from './arena.js';
 import { makeKernel } from './kernel.js';
 
@@ -54,6 +64,35 @@ test('what a set shares with each of many sets and lists is counted as the plain
     { numRuns: 50 },
   );
 });
+
+test('posts are listed, and counted by the numbers they have, as the plain loops do', () => {
+  const numbers = fc.array(fc.nat({ max: 9 }), { minLength: size, maxLength: size });
+  fc.assert(
+    fc.property(set, numbers, (a, of) => {
+      const arena = new Arena(size, 100_000);
+      const one = arena.adopt(Uint16Array.from(of, (n) => (n === 9 ? 0xffff : n)));
+      // post p has as many numbers as its own number says, from it upwards
+      const starts = arena.adopt(Uint32Array.from({ length: size + 1 }, (_, p) => sumOf(of.slice(0, p))));
+      const many = arena.adopt(Uint16Array.from(of.flatMap((n) => Array.from({ length: n }, (_, i) => (n + i) % 7))));
+      const expected = { one: new Array<number>(7).fill(0), many: new Array<number>(7).fill(0) };
+      for (const post of listBits(a)) {
+        if (of[post]! < 7) expected.one[of[post]!]!++;
+        for (let i = starts[post]!; i < starts[post + 1]!; i++) expected.many[many[i]!]!++;
+      }
+      arena.during(() => {
+        const list = arena.list(a, countBits(a))!;
+        expect([...list]).toEqual([...listBits(a)]);
+        const counts = [Arena.zeros(arena, 7), Arena.zeros(arena, 7)] as const;
+        expect(arena.walk(list, null, one, counts[0])).toBe(true);
+        expect(arena.walk(listBits(a), starts, many, counts[1])).toBe(true);
+        expect([[...counts[0]], [...counts[1]]]).toEqual([expected.one, expected.many]);
+      });
+    }),
+    { numRuns: 30 },
+  );
+});
+
+const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, n) => sum + n, 0);
 
 test('a popcount of full sets does not run over', () => {
   const big = 3_000_000;
