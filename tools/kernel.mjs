@@ -1,5 +1,5 @@
 // Makes packages/core/src/kernel/bytes.ts: the engine's loops over sets of posts as a WebAssembly module, 128 bits at a
-// time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since six short
+// time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since eight short
 // loops want no toolchain. After the WebAssembly core specification 2.0: the binary format and the vector instructions.
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -92,24 +92,6 @@ const functions = {
   and: join2(wide.and),
   without: join2(wide.without),
   or: join2(wide.or),
-  /** `(a, bytes) → ones` */
-  count: {
-    takes: 2,
-    locals: [
-      [1, i32],
-      [1, v128],
-    ],
-    body: [
-      ...[...get(0), ...get(1), add, ...set(2)],
-      ...walk(
-        0,
-        2,
-        stride,
-        addOnes(3, (offset) => [...get(0), ...wide.load(offset)]),
-      ),
-      ...sum(3),
-    ],
-  },
   /** `(a, sets, ends of sets, bytes, counts) → 0`: what `a` shares with each of some sets that lie in a row. */
   shared: {
     takes: 5,

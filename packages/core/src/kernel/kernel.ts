@@ -10,7 +10,6 @@ export interface Kernel {
   and(this: void, a: number, b: number, out: number, bytes: number): number;
   without(this: void, a: number, b: number, out: number, bytes: number): number;
   or(this: void, a: number, b: number, out: number, bytes: number): number;
-  count(this: void, a: number, bytes: number): number;
   /** Writes to `counts` how many posts `a` shares with each of the sets from `sets` up to `end`. */
   shared(this: void, a: number, sets: number, end: number, bytes: number, counts: number): void;
   /** Writes to `counts` how many posts are in `a` of each list; `ends` up to `endOfEnds` tells where each list ends. */
