@@ -1,5 +1,5 @@
 // Makes packages/core/src/kernel/bytes.ts: the engine's loops over sets of posts as a WebAssembly module, 128 bits at a
-// time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since eight short
+// time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since a dozen short
 // loops want no toolchain. After the WebAssembly core specification 2.0: the binary format and the vector instructions.
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -23,11 +23,13 @@ const simd = (code) => [0xfd, ...unsigned(code)];
 const at = (align) => [align, 0];
 const add = 0x6a;
 const and = 0x71;
+const or = 0x72;
+const ones = 0x69;
 const shiftLeft = 0x74;
 const shiftRight = 0x76;
 const below = 0x49;
 const load = [0x28, ...at(2)];
-const loadNext = [0x28, 2, 4];
+const loadFrom = (offset) => [0x28, 2, offset];
 const load16 = [0x2f, ...at(1)];
 const trailingZeros = 0x68;
 const subtract = 0x6b;
@@ -41,6 +43,7 @@ const wide = {
   and: simd(0x4e),
   without: simd(0x4f),
   or: simd(0x50),
+  any: simd(0x53),
   /** Ones in each byte. */
   ones: simd(0x62),
   addBytes: simd(0x6e),
@@ -58,6 +61,8 @@ const walk = (local, end, step, body) => [
   ...[0x0c, 0, 0x0b, 0x0b],
 ];
 const moveOn = (local, step) => [...get(local), ...number(step), add, ...set(local)];
+/** Where the word stands that has the bit of the post in one local, of the set whose address is in another. */
+const wordOf = (post, a) => [...get(post), ...number(5), shiftRight, ...number(2), shiftLeft, ...get(a), add];
 const sum = (local) => [0, 1, 2, 3].flatMap((n) => [...get(local), ...wide.lane(n), ...(n > 0 ? [add] : [])]);
 /** Sets are a multiple of 64 bytes long, so that four vectors go by one look at the end and one widening. */
 const stride = 64;
@@ -121,18 +126,7 @@ const functions = {
       ...walk(1, 2, 4, [
         ...[...get(1), ...load, ...set(5), ...number(0), ...set(6)],
         ...walk(0, 5, 4, [
-          ...[
-            ...get(0),
-            ...load,
-            ...tee(7),
-            ...number(5),
-            shiftRight,
-            ...number(2),
-            shiftLeft,
-            ...get(3),
-            add,
-            ...load,
-          ],
+          ...[...get(0), ...load, ...set(7), ...wordOf(7, 3), ...load],
           ...[...get(7), shiftRight, ...number(1), and, ...get(6), add, ...set(6)],
         ]),
         ...[...get(4), ...get(6), ...store, ...moveOn(4, 4)],
@@ -154,6 +148,68 @@ const functions = {
         ...[...get(4), ...get(4), ...number(1), subtract, and, ...set(4)],
         ...[0x0c, 0, 0x0b, 0x0b],
         ...moveOn(5, 32),
+      ]),
+      ...get(2),
+    ],
+  },
+  /** `(list, end of list, a, out) → end of out`: the posts of a list that are in `a`. */
+  keep: {
+    takes: 4,
+    locals: [[1, i32]],
+    // 4: post. Each is written down before it is known to stay: a jump taken at random would cost more than the rest
+    body: [
+      ...walk(0, 1, 4, [
+        ...[...get(3), ...get(0), ...load, ...tee(4), ...store],
+        ...[...get(3), ...wordOf(4, 2), ...load, ...get(4), shiftRight, ...number(1), and],
+        ...[...number(2), shiftLeft, add, ...set(3)],
+      ]),
+      ...get(3),
+    ],
+  },
+  /** `(list, end of list, a) → 0`: puts the posts of a list into `a`. */
+  mark: {
+    takes: 3,
+    locals: [[2, i32]],
+    // 3: post, 4: where its word stands
+    body: [
+      ...walk(0, 1, 4, [
+        ...[...get(0), ...load, ...set(3), ...wordOf(3, 2), ...tee(4)],
+        ...[...get(4), ...load, ...number(1), ...get(3), shiftLeft, or, ...store],
+      ]),
+      ...number(0),
+    ],
+  },
+  /** `(a, ends, end of ends, counts) → 0`: how many posts of `a` come before each of some posts, which ascend. */
+  before: {
+    takes: 4,
+    locals: [[4, i32]],
+    // 4: ones so far, 5: where in a, 6: post, 7: where its word stands
+    body: [
+      ...[...get(0), ...set(5)],
+      ...walk(1, 2, 4, [
+        ...[...get(1), ...load, ...set(6), ...wordOf(6, 0), ...set(7)],
+        ...walk(5, 7, 4, [...get(4), ...get(5), ...load, ones, add, ...set(4)]),
+        ...[...get(3), ...get(4), ...get(7), ...load],
+        ...[...number(1), ...get(6), shiftLeft, ...number(1), subtract, and, ones, add, ...store],
+        ...moveOn(3, 4),
+      ]),
+      ...number(0),
+    ],
+  },
+  /** `(counts, end, out) → end of out`: the places of the counts that are not 0. Read four at a time, past the end. */
+  found: {
+    takes: 3,
+    locals: [[1, i32]],
+    // 3: place. Each is written down before it is known to stay, as in `keep`
+    body: [
+      ...walk(0, 1, 16, [
+        ...[0x02, 0x40, ...get(0), ...wide.load(0), ...wide.any, equalsZero, 0x0d, 0],
+        ...[0, 4, 8, 12].flatMap((offset) => [
+          ...[...get(2), ...get(3), ...(offset > 0 ? [...number(offset / 4), add] : []), ...store],
+          ...[...get(2), ...get(0), ...loadFrom(offset), equalsZero, equalsZero, ...number(2), shiftLeft, add, ...set(2)],
+        ]),
+        0x0b,
+        ...moveOn(3, 4),
       ]),
       ...get(2),
     ],
@@ -188,7 +244,7 @@ const functions = {
       ...walk(0, 1, 4, [
         ...[...get(0), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(7)],
         ...[...load, ...number(1), shiftLeft, ...get(3), add, ...set(5)],
-        ...[...get(7), ...loadNext, ...number(1), shiftLeft, ...get(3), add, ...set(6)],
+        ...[...get(7), ...loadFrom(4), ...number(1), shiftLeft, ...get(3), add, ...set(6)],
         ...walk(5, 6, 2, [
           ...[...get(5), ...load16, ...number(2), shiftLeft, ...get(4), add, ...tee(7)],
           ...[...get(7), ...load, ...number(1), add, ...store],

@@ -1,6 +1,7 @@
 import { Arena } from '../kernel/arena.js';
+import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
 import type { PostSet } from '../index/post-set.js';
-import type { SortedColumn } from '../index/sorted-column.js';
+import { lowerBound, type SortedColumn } from '../index/sorted-column.js';
 import { countOne, countTermsOf, type TermColumn } from '../index/term-column.js';
 
 /** Counts that are kept, by the column they are of. */
@@ -50,6 +51,27 @@ export class Counted {
       if (column.ranks instanceof Uint16Array && arena?.walk(list, null, column.ranks, counts)) return;
       countOne(column.ranks, list, counts);
     });
+  }
+
+  /** The first and the last post of the set below `end`; null where there is none. */
+  ends(end: number): { first: number; last: number } | null {
+    if (this.set.isListed) {
+      const { list } = this.set;
+      const count = lowerBound(list, end);
+      return count === 0 ? null : { first: list[0]!, last: list[count - 1]! };
+    }
+    const last = lastBitBefore(this.set.bits, end);
+    return last < 0 ? null : { first: firstBit(this.set.bits), last };
+  }
+
+  /** How many posts of the set come before each of some posts, which ascend. */
+  before(posts: Uint32Array): ArrayLike<number> {
+    if (this.set.isListed) return posts.map((post) => lowerBound(this.set.list, post));
+    const { bits } = this.set;
+    const found = this.#scope.arena?.before(bits, posts);
+    if (found) return found;
+    let count = 0;
+    return posts.map((post, i) => (count += countRun(bits, i === 0 ? 0 : posts[i - 1]!, post)));
   }
 
   /** Counts over posts that are left out of the scope are taken from the scope's. */

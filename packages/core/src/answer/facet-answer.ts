@@ -1,5 +1,6 @@
 import { dayText } from '../dates/calendar.js';
 import type { PostIndex } from '../index/post-index.js';
+import type { Arena } from '../kernel/arena.js';
 import type { TermColumn } from '../index/term-column.js';
 import type { FacetAnswer, Option } from '../model/answer.js';
 import {
@@ -47,8 +48,10 @@ export function facetAnswer(
   const { column, shown } = plan!;
   const counts = under.terms(column);
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
-  return termAnswer(facet, label, selection, column, shown!, counts, under.keepsCounts);
+  return termAnswer(facet, label, selection, column, shown!, counts, under.keepsCounts, index.arena);
 }
+
+const noTerms: ReadonlySet<number> = new Set();
 
 function termAnswer(
   facet: TermFacet,
@@ -58,11 +61,13 @@ function termAnswer(
   shown: ShownTerms,
   counts: Uint32Array,
   keep: boolean,
+  arena: Arena | null,
 ): FacetAnswer {
   const selected = selection?.type === 'terms' ? selection.terms : selection?.type === 'term' ? [selection.term] : [];
-  const chosen = new Set(selected.flatMap((slug) => column.numbers.get(slug) ?? []));
+  const chosen = selected.length === 0 ? noTerms : new Set(selected.flatMap((slug) => column.numbers.get(slug) ?? []));
+  const options = drawOptions(facet, column, shown, counts, chosen, keep, arena);
   const { key, kind, visible } = facet;
-  return { key, kind, label, visible, selected, options: drawOptions(facet, column, shown, counts, chosen, keep) };
+  return { key, kind, label, visible, selected, options };
 }
 
 function switchAnswer(

@@ -1,4 +1,5 @@
 import type { TermColumn } from '../index/term-column.js';
+import type { Arena } from '../kernel/arena.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
 import { byCount, bySequence, labelPlaces, sortTree } from './term-order.js';
@@ -41,6 +42,7 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
   const byLabel = labelPlaces(column.terms, labels);
   const terms = sortTree(column.parents, steadyOrder(facet, column, byLabel));
   const places = placesOf(column, terms, labels, (t) => shown[t] === 1);
+  places.few = Array.from({ length: fewest + 1 }, () => places.zeros.map(() => undefined));
   return { terms, labels, shown, places, byLabel, drawn: new WeakMap() };
 }
 
@@ -58,8 +60,11 @@ interface Places {
   at: Int32Array;
   /** The options as they are while nothing has them: most terms of most answers. Shared by all answers. */
   zeros: Option[];
-  /** Likewise with counts from 1 to `fewest`, each made when it is first wanted: most of the rest. */
-  few: (Option | undefined)[];
+  /**
+   * By count, likewise with counts from 1 to `fewest`, each made when it is first wanted: most of the rest. None where
+   * the places are one answer's own.
+   */
+  few: (Option | undefined)[][];
 }
 
 /** Counts up to which options are kept. */
@@ -67,7 +72,8 @@ const fewest = 7;
 
 /**
  * Lays a query's counts and choices over the shown terms.
- * @param keep  whether these very counts will come again
+ * @param keep   whether these very counts will come again
+ * @param arena  where the counts may lie
  */
 export function drawOptions(
   facet: TermFacet,
@@ -76,25 +82,18 @@ export function drawOptions(
   counts: Uint32Array,
   chosen: ReadonlySet<number>,
   keep: boolean,
+  arena: Arena | null = null,
 ): Option[] {
-  const partly = new Set<number>();
-  for (const term of chosen) {
-    for (let t = column.parents[term]!; t >= 0; t = column.parents[t]!) partly.add(t);
-  }
+  const partly = aboveOf(column, chosen);
   const isPlain = keep && chosen.size === 0;
   const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
   if (drawn) return drawn;
-  const { terms, zeros, few, at } = placesFor(facet, column, shownOf, counts, chosen, partly);
-  const options = zeros.slice();
-  for (let i = 0; i < options.length; i++) {
-    const count = counts[terms[i]!]!;
-    if (count > fewest) {
-      options[i] = counted(zeros[i]!, count);
-    } else if (count !== 0) {
-      const place = i * fewest + count - 1;
-      options[i] = few[place] ??= counted(zeros[i]!, count);
-    }
-  }
+  const places = placesFor(facet, column, shownOf, counts, chosen, partly);
+  const { at } = places;
+  const options = places.zeros.slice();
+  const found = arena?.found(counts);
+  if (found) drawFound(places, counts, found, options);
+  else drawAll(places, counts, options);
   // few are chosen: they are drawn over, so that the loop need not ask of each
   for (const term of partly) if (at[term]! >= 0) options[at[term]!] = { ...options[at[term]!]!, partly: true };
   for (const term of chosen) {
@@ -102,6 +101,39 @@ export function drawOptions(
   }
   if (isPlain) shownOf.drawn.set(counts, options);
   return options;
+}
+
+// The two loops stand alone, each over what it is given: most terms of most answers have no posts, and of those nothing
+// is done where the kernel tells which have some.
+
+function drawFound({ at, zeros, few }: Places, counts: Uint32Array, found: Uint32Array, options: Option[]): void {
+  for (let i = 0; i < found.length; i++) {
+    const term = found[i]!;
+    const place = at[term]!;
+    if (place >= 0) options[place] = optionWith(zeros, few, place, counts[term]!);
+  }
+}
+
+function drawAll({ terms, zeros, few }: Places, counts: Uint32Array, options: Option[]): void {
+  for (let place = 0; place < options.length; place++) {
+    const count = counts[terms[place]!]!;
+    if (count !== 0) options[place] = optionWith(zeros, few, place, count);
+  }
+}
+
+function optionWith(zeros: Option[], few: (Option | undefined)[][], place: number, count: number): Option {
+  if (count >= few.length) return counted(zeros[place]!, count);
+  return (few[count]![place] ??= counted(zeros[place]!, count));
+}
+
+const noTerms: ReadonlySet<number> = new Set();
+
+/** All terms above some terms. */
+function aboveOf({ parents }: TermColumn, terms: ReadonlySet<number>): ReadonlySet<number> {
+  if (terms.size === 0) return noTerms;
+  const above = new Set<number>();
+  for (const term of terms) for (let t = parents[term]!; t >= 0; t = parents[t]!) above.add(t);
+  return above;
 }
 
 function counted({ value, label, parent, depth }: Option, count: number): Option {
@@ -152,6 +184,5 @@ function placesOf(
   }
   const at = new Int32Array(column.terms.length).fill(-1);
   for (let i = 0; i < terms.length; i++) at[terms[i]!] = i;
-  const few = new Array<undefined>(zeros.length * fewest).fill(undefined);
-  return { terms: Uint32Array.from(terms), at, zeros, few };
+  return { terms: Uint32Array.from(terms), at, zeros, few: [] };
 }

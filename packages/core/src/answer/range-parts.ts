@@ -1,8 +1,7 @@
 import { dayText, numberOf, partsOf } from '../dates/calendar.js';
-import { firstBit, lastBitBefore, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import { PostSet } from '../index/post-set.js';
-import { countRanks, type SortedColumn } from '../index/sorted-column.js';
+import { lowerBound, type SortedColumn } from '../index/sorted-column.js';
 import type { Lens, RangeFacet } from '../model/lens.js';
 import type { Counted } from './counting.js';
 
@@ -78,18 +77,19 @@ function remembered(edges: Steps['edges']): Steps['edges'] {
   };
 }
 
+/** From 1 to 2, to 5, to 10 and on. */
+const growth = (n: number) => (n % 3 === 1 ? 2.5 : 2);
+
 /** At most twenty steps of 1, 2 or 5 times a power of ten; whole numbers never finer than 1. */
 export function numberSteps(low: number, high: number, whole: boolean): Steps {
   let [size, down] = [1, 1];
   const fits = () => Math.floor((high * down) / size) - Math.floor((low * down) / size) < mostSteps;
+  if (whole || !fits()) for (let n = 0; !fits(); n++) size *= growth(n);
   // sizes below 1 are kept as a whole divisor: 0.1 × 3 is not 0.3, but 3 / 10 is
-  const grow = (n: number) => (String(n).startsWith('2') ? n * 2.5 : n * 2);
-  if (whole || !fits()) while (!fits()) size = grow(size);
-  else {
-    while (down < 1e9 && high > low) {
-      const finer = down * (String(down).startsWith('2') ? 2.5 : 2);
+  else if (high > low) {
+    for (let n = 0; down < 1e9; n++) {
       const before = down;
-      down = finer;
+      down *= growth(n);
       if (fits()) continue;
       down = before;
       break;
@@ -120,9 +120,10 @@ export function histogramOf(
   counted: Counted,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
-  const isFew = PostSet.isFew(start.size, counted.set.count);
-  if (start === end && start.falling && !isFew) return runHistogram(start, counted.set.bits, steps);
-  // counts by value are worth making for many posts, and where they are kept; of few, the posts themselves are walked
+  if (start === end && start.falling) return runHistogram(start, counted, steps);
+  // counts by value are worth making where they are kept, and where values are not more than posts
+  const { count, size } = counted.set;
+  const isFew = PostSet.isFew(size, count) && count < start.distinct.length;
   if (isFew && !counted.keepsCounts) return listHistogram(start, end, counted.set.list, steps);
   const ranks = counted.ranks(start);
   const [lowRank, highStart] = endsOfCounts(ranks);
@@ -161,26 +162,35 @@ function listHistogram(
   return histogram;
 }
 
-/** Where posts are numbered by this very column, a step is a run of numbers: nothing need be walked. */
-function runHistogram(column: SortedColumn, set: Bits, steps: (low: number, high: number) => Steps): Histogram | null {
-  const [newest, oldest] = [firstBit(set), lastBitBefore(set, column.posts.length)];
-  if (oldest < 0) return null;
-  const [lowRank, highRank] = [column.ranks[oldest]!, column.ranks[newest]!];
-  const { cut, first, histogram } = emptyHistogram(column.distinct[lowRank]!, column.distinct[highRank]!, steps);
+/** Where posts are numbered by this very column, a step is a run of numbers: none need be walked. */
+function runHistogram(
+  column: SortedColumn,
+  counted: Counted,
+  steps: (low: number, high: number) => Steps,
+): Histogram | null {
+  const { ranks, distinct, starts, posts } = column;
+  const ends = counted.ends(posts.length);
+  if (!ends) return null;
+  const [lowRank, highRank] = [ranks[ends.last]!, ranks[ends.first]!];
+  const { cut, first, histogram } = emptyHistogram(distinct[lowRank]!, distinct[highRank]!, steps);
   const places = placesOf(column, cut);
-  for (let from = lowRank; from <= highRank;) {
-    let to = from + 1;
-    while (to <= highRank && places[to] === places[from]) to++;
-    histogram.counts[places[from]! - first] = countRanks(column, set, from, to);
-    from = to;
+  const { counts } = histogram;
+  // the higher the step, the lower the numbers
+  const bounds = new Uint32Array(counts.length + 1);
+  for (let i = 0; i < counts.length; i++) {
+    bounds[counts.length - i] = posts.length - starts[lowerBound(places, first + i)]!;
   }
+  bounds[0] = posts.length - starts[highRank + 1]!;
+  const before = counted.before(bounds);
+  for (let i = 0; i < counts.length; i++) counts[i] = before[counts.length - i]! - before[counts.length - i - 1]!;
   return histogram;
 }
 
 function emptyHistogram(low: number, high: number, steps: (low: number, high: number) => Steps) {
   const cut = steps(low, high);
   const [first, last] = [cut.place(low), cut.place(high)];
-  const edges = Array.from({ length: last - first + 1 }, (_, i) => cut.edges(first + i));
+  const edges: Edges[] = [];
+  for (let step = first; step <= last; step++) edges.push(cut.edges(step));
   const histogram: Histogram = { low, high, edges, counts: new Uint32Array(edges.length) };
   return { cut, first, histogram };
 }

@@ -35,6 +35,8 @@ export class PostIndex implements Vocabulary {
   readonly #byKey: Map<string, Field>;
   readonly #termLists = new Map<string, TermList | null>();
   readonly #columns = new Map<string, TermColumn>();
+  /** By zone ('' for numbers), field, and the field that stands in. */
+  readonly #sortedColumns = new Map<string, Map<string, Map<string | undefined, SortedColumn>>>();
   readonly #texts = new Map<string, KeptText>();
   readonly #made = new Map<string, unknown>();
 
@@ -152,7 +154,7 @@ export class PostIndex implements Vocabulary {
    * @param orElse  field whose day stands in where this one has none: the other end of a span
    */
   days(key: string, zone: string, orElse?: string): SortedColumn {
-    return this.#once(`days ${zone} ${JSON.stringify([key, orElse])}`, () => {
+    return this.#ordered(zone, key, orElse, () => {
       const days = zoneDays(zone);
       return this.#sorted(key, orElse, (values) => {
         if (values?.form === 'days') return numbersOf(values);
@@ -165,7 +167,7 @@ export class PostIndex implements Vocabulary {
 
   /** The numbers of a field; `orElse` as for days. */
   numbers(key: string, orElse?: string): SortedColumn {
-    return this.#once(`numbers ${JSON.stringify([key, orElse])}`, () =>
+    return this.#ordered('', key, orElse, () =>
       this.#sorted(key, orElse, (values) =>
         values?.form === 'wholes' || values?.form === 'numbers' ? numbersOf(values) : null,
       ),
@@ -218,6 +220,17 @@ export class PostIndex implements Vocabulary {
     const values = this.store.values.get(key);
     if (list && values) return buildTermColumn(list, values, this.size, this.arena);
     return buildValueColumn(this.#field(key), this.size, this.arena, (post) => this.valueOf(post, key));
+  }
+
+  /** A column as it was made before; asked for several times an answer, so no name is put together. */
+  #ordered(zone: string, key: string, orElse: string | undefined, make: () => SortedColumn): SortedColumn {
+    let byKey = this.#sortedColumns.get(zone);
+    if (!byKey) this.#sortedColumns.set(zone, (byKey = new Map()));
+    let byOther = byKey.get(key);
+    if (!byOther) byKey.set(key, (byOther = new Map()));
+    let column = byOther.get(orElse);
+    if (!column) byOther.set(orElse, (column = make()));
+    return column;
   }
 
   /** @param read  the values of a field as numbers, NaN where there is none; null when it has no such values */

@@ -53,7 +53,7 @@ export class PostSet {
     // sorting looks at every post some ten times; a bit each puts them in order by looking at all words once
     if (list.length * stepsToSort < wordsOf(size)) return PostSet.ofList(size, onceEach(list.slice().sort()));
     const bits = cleanBits(size, arena);
-    for (let i = 0; i < list.length; i++) setBit(bits, list[i]!);
+    markIn(bits, list, arena);
     const set = PostSet.ofBits(size, bits);
     return PostSet.isFew(size, list.length) ? set.listedIn(arena) : set;
   }
@@ -82,7 +82,7 @@ export class PostSet {
     }
     const bits = cleanBits(size, arena);
     for (const set of sets) {
-      if (!set.#bits) for (const post of set.#list!) setBit(bits, post);
+      if (!set.#bits) markIn(bits, set.#list!, arena);
       else if (!arena?.orInto(bits, set.#bits)) orInto(bits, set.#bits);
     }
     return PostSet.ofBits(size, bits);
@@ -146,8 +146,16 @@ export function cleanBits(size: number, arena: Arena | null): Bits {
   return arena?.take(wordsOf(size))?.fill(0) ?? emptyBits(size);
 }
 
+/** Puts the posts of a list into a set of one's own. */
+export function markIn(bits: Bits, list: Uint32Array, arena: Arena | null): void {
+  if (list.length >= fewForKernel && arena?.mark(bits, list)) return;
+  for (let i = 0; i < list.length; i++) setBit(bits, list[i]!);
+}
+
 /** A post is written down before it is known to stay: a branch that is taken at random would cost more than the rest. */
 function keepIn(list: Uint32Array, bits: Bits, arena: Arena | null): Uint32Array {
+  const found = list.length < fewForKernel ? null : arena?.keepIn(list, bits);
+  if (found) return found;
   const kept = Arena.numbers(arena, list.length);
   let count = 0;
   for (let i = 0; i < list.length; i++) {
@@ -158,11 +166,16 @@ function keepIn(list: Uint32Array, bits: Bits, arena: Arena | null): Uint32Array
   return Arena.first(arena, kept, count);
 }
 
+/** Lists shorter than this are walked sooner than the kernel is called. */
+const fewForKernel = 32;
+
 let scratch: Bits = emptyBits(0);
 
 /** What two lists share. Few posts are looked up in the other list; for more, that one is laid out as bits and taken up again. */
 function keepShared(few: Uint32Array, more: Uint32Array, size: number, arena: Arena | null): Uint32Array {
   if (few.length * stepsToFind < more.length) return keepFound(few, more, arena);
+  const marked = more.length < fewForKernel ? null : arena?.take(wordsOf(size))?.fill(0);
+  if (marked && arena!.mark(marked, more)) return keepIn(few, marked, arena);
   if (scratch.length << 5 < size) scratch = emptyBits(size);
   for (let i = 0; i < more.length; i++) scratch[more[i]! >>> 5]! |= 1 << (more[i]! & 31);
   const kept = keepIn(few, scratch, arena);

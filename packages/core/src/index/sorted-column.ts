@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
-import { countRun, emptyBits, fillSpan, setBit, spanBits, bitsOf, type Bits } from './bits.js';
-import { cleanBits, PostSet } from './post-set.js';
+import { emptyBits, fillSpan, setBit, spanBits, bitsOf, type Bits } from './bits.js';
+import { cleanBits, markIn, PostSet } from './post-set.js';
 
 /**
  * The values of a number or day field over all posts, each value by its rank among the distinct ones, and the posts in
@@ -45,7 +45,8 @@ export function buildSortedColumn(values: Float64Array, order: Uint32Array, aren
     filledCount++;
     whole &&= Number.isInteger(values[p]!);
   }
-  const posts = order.slice(0, filledCount);
+  const ordered = order.slice(0, filledCount);
+  const posts = arena ? arena.adopt(ordered) : ordered;
   const { distinct, starts } = distinctOf(values, posts);
   const ranks = (distinct.length < 0xffff ? new Uint16Array(size) : new Uint32Array(size)).fill(distinct.length);
   for (let r = 0; r < distinct.length; r++) for (let i = starts[r]!; i < starts[r + 1]!; i++) ranks[posts[i]!] = r;
@@ -102,7 +103,7 @@ function firstPosts(column: SortedColumn, count: number, arena: Arena | null): B
   if (column.falling) return fillSpan(cleanBits(column.size, arena), filled - count, filled);
   const step = Math.floor(count / column.stride);
   const bits = arena?.copy(column.steps[step]!) ?? column.steps[step]!.slice();
-  for (let i = step * column.stride; i < count; i++) setBit(bits, column.posts[i]!);
+  markIn(bits, column.posts.subarray(step * column.stride, count), arena);
   return bits;
 }
 
@@ -141,17 +142,8 @@ function spanOf(size: number, first: number, count: number, arena: Arena | null)
   return PostSet.ofList(size, list);
 }
 
-/**
- * How many posts of a set have a value of rank `from` up to `to`, the latter left out.
- * Only where values fall: such posts stand in a row.
- */
-export function countRanks(column: SortedColumn, set: Bits, from: number, to: number): number {
-  const filled = column.posts.length;
-  return countRun(set, filled - column.starts[to]!, filled - column.starts[from]!);
-}
-
 /** First place whose value is not below `value`. */
-export function lowerBound(sorted: Float64Array, value: number): number {
+export function lowerBound(sorted: Float64Array | Uint32Array, value: number): number {
   let [low, high] = [0, sorted.length];
   while (low < high) {
     const middle = (low + high) >>> 1;

@@ -38,7 +38,8 @@ export class Arena {
   ) {
     this.#start = stepsOver(Math.min(bytes, mostBytes));
     this.#end = this.#start + stepsOver(size * scratchBytes + 65_536);
-    const made = makeKernel(this.#end);
+    // the kernel looks at the word after a set when it asks what comes before that set's end
+    const made = makeKernel(this.#end + step);
     this.#kernel = made?.kernel ?? null;
     // without a kernel nothing gains by being kept here
     if (!made) this.#end -= this.#start;
@@ -187,6 +188,39 @@ export class Arena {
     return new Uint32Array(this.buffer, list.byteOffset, count);
   }
 
+  /** The posts of a list that are in a set, as scratch; null where there is no kernel or no room. */
+  keepIn(list: Uint32Array, set: Bits): Uint32Array | null {
+    const place = this.#kernel ? this.#placeOf(set) : -1;
+    const posts = place < 0 ? null : this.#listHere(list);
+    const kept = posts && this.take(list.length);
+    if (!kept) return null;
+    const end = this.#kernel!.keep(posts.byteOffset, posts.byteOffset + posts.byteLength, place, kept.byteOffset);
+    const count = (end - kept.byteOffset) / 4;
+    return Arena.first(this, new Uint32Array(this.buffer, kept.byteOffset, count), count);
+  }
+
+  /** Puts the posts of a list into a scratch set; tells whether it could. */
+  mark(set: Bits, list: Uint32Array): boolean {
+    const posts = this.#kernel && this.owns(set) ? this.#listHere(list) : null;
+    if (!posts) return false;
+    this.#kernel!.mark(posts.byteOffset, posts.byteOffset + posts.byteLength, set.byteOffset);
+    return true;
+  }
+
+  /**
+   * How many posts of a set come before each of some posts.
+   * @param ends  ascending, at most as many as the index has posts
+   * @returns scratch; null where there is no kernel or no room
+   */
+  before(set: Bits, ends: Uint32Array): Int32Array | null {
+    const place = this.#kernel ? this.#placeOf(set) : -1;
+    const here = place < 0 ? null : this.#listHere(ends);
+    const counts = here && this.take(ends.length);
+    if (!counts) return null;
+    this.#kernel!.before(place, here.byteOffset, here.byteOffset + here.byteLength, counts.byteOffset);
+    return counts;
+  }
+
   /**
    * Counts the posts of a list by the numbers each has, in `counts`, which lie here and are zero.
    * @param starts  where the numbers of each post begin; null where each has one, of which those that are no place of
@@ -195,7 +229,7 @@ export class Arena {
    */
   walk(list: Uint32Array, starts: Uint32Array | null, numbers: Uint16Array, counts: Uint32Array): boolean {
     if (!this.#kernel || numbers.buffer !== this.buffer || counts.buffer !== this.buffer) return false;
-    const posts = list.buffer === this.buffer ? list : this.#listCopy(list);
+    const posts = this.#listHere(list);
     if (!posts) return false;
     const end = posts.byteOffset + posts.byteLength;
     if (starts) {
@@ -205,7 +239,24 @@ export class Arena {
     return true;
   }
 
-  #listCopy(list: Uint32Array): Int32Array | null {
+  /**
+   * The places of the counts that are not 0, ascending, as scratch; null where there is no kernel or no room, or where
+   * the counts lie elsewhere.
+   */
+  found(counts: Uint32Array): Uint32Array | null {
+    const places = this.#kernel && counts.buffer === this.buffer ? this.take(counts.length + 4) : null;
+    if (!places) return null;
+    const start = counts.byteOffset;
+    let count = (this.#kernel!.found(start, start + counts.byteLength, places.byteOffset) - places.byteOffset) / 4;
+    const found = new Uint32Array(this.buffer, places.byteOffset, count);
+    // what lies after the counts may have been read with them
+    while (count > 0 && found[count - 1]! >= counts.length) count--;
+    return Arena.first(this, found, count);
+  }
+
+  /** A list as it lies here, if need be as a copy. */
+  #listHere(list: Uint32Array): Uint32Array | Int32Array | null {
+    if (list.buffer === this.buffer) return list;
     let copy = this.#copies.get(list) ?? null;
     if (!copy) {
       copy = this.take(list.length);

@@ -16,6 +16,14 @@ export interface Kernel {
   listed(this: void, lists: number, ends: number, endOfEnds: number, a: number, counts: number): void;
   /** Writes the posts of a set to `list`, ascending, and gives where that ends. */
   list(this: void, a: number, bytes: number, list: number): number;
+  /** Writes the posts of a list that are in `a` to `out`, and gives where that ends. */
+  keep(this: void, list: number, end: number, a: number, out: number): number;
+  /** Puts the posts of a list into `a`. */
+  mark(this: void, list: number, end: number, a: number): void;
+  /** Writes to `counts` how many posts of `a` come before each post of `ends`, which ascend up to `endOfEnds`. */
+  before(this: void, a: number, ends: number, endOfEnds: number, counts: number): void;
+  /** Writes the places of the counts that are not 0 to `out`, and gives where that ends; `end` is taken up to a 16th. */
+  found(this: void, counts: number, end: number, out: number): number;
   /** Counts the posts of a list by a 16-bit number each has; numbers of `most` and above are all counted as `most`. */
   walkOne(this: void, list: number, end: number, numbers: number, most: number, counts: number): void;
   /** Likewise for posts with several numbers: those of post `p` are from the `starts[p]`th up to the `starts[p + 1]`th. */
