@@ -13,6 +13,7 @@ const section = (id, bytes) => [id, ...unsigned(bytes.length), ...bytes];
 const name = (text) => vector([...Buffer.from(text)].map((byte) => [byte]));
 
 const i32 = 0x7f;
+const i64 = 0x7e;
 const v128 = 0x7b;
 const get = (local) => [0x20, local];
 const set = (local) => [0x21, local];
@@ -31,11 +32,20 @@ const below = 0x49;
 const load = [0x28, ...at(2)];
 const loadFrom = (offset) => [0x28, 2, offset];
 const load16 = [0x2f, ...at(1)];
-const trailingZeros = 0x68;
 const subtract = 0x6b;
 const equalsZero = 0x45;
 const select = 0x1b;
+const drop = 0x1a;
 const store = [0x36, ...at(2)];
+const long = {
+  load: (offset) => [0x29, 3, offset],
+  one: [0x42, 1],
+  equalsZero: 0x50,
+  trailingZeros: 0x7a,
+  subtract: 0x7d,
+  and: 0x83,
+  toInt: 0xa7,
+};
 const wide = {
   load: (offset) => [...simd(0), 4, ...unsigned(offset)],
   store: (offset) => [...simd(11), 4, ...unsigned(offset)],
@@ -93,6 +103,29 @@ const join2 = (how) => ({
   ],
 });
 
+/**
+ * Walks the posts from the address in local 0 up to that in local 1, some at a time, twice each time: first to read one
+ * number of each and forget it, then to count. A processor that is to write a count waits with reading further numbers
+ * until it knows where; read before, they come from memory many at once.
+ * @param locals  the first of three it may use: end of the run, place in it, what was read
+ * @param read    puts the number of the post whose address is in a local on the stack
+ * @param count   counts the post at local 0, given what reads its number
+ */
+const inRuns = (locals, read, count) => {
+  const [end, place, seen] = [locals, locals + 1, locals + 2];
+  return [
+    ...walk(0, 1, 0, [
+      ...[...get(0), ...number(posts), add, ...tee(end), ...get(1), ...get(end), ...get(1), below, select, ...set(end)],
+      ...[...get(0), ...set(place)],
+      ...walk(place, end, 4, [...get(seen), ...read(place), add, ...set(seen)]),
+      ...walk(0, end, 4, count(read(0))),
+    ]),
+    ...get(seen),
+  ];
+};
+/** Bytes of a list that are walked at a time. */
+const posts = 512;
+
 const functions = {
   and: join2(wide.and),
   without: join2(wide.without),
@@ -134,20 +167,28 @@ const functions = {
       ...number(0),
     ],
   },
-  /** `(a, bytes, list) → end of list`: the posts of a set, ascending. */
+  /** `(a, bytes, list) → end of list`: the posts of a set, ascending. Most of most sets is empty, and is passed over. */
   list: {
     takes: 3,
-    locals: [[3, i32]],
-    // 3: end of a, 4: the word's bits that are left, 5: post of the word's first bit
+    locals: [
+      [2, i32],
+      [1, i64],
+    ],
+    // 3: end of a, 4: post of the first bit of 128, 5: the bits that are left of 64
     body: [
       ...[...get(0), ...get(1), add, ...set(3)],
-      ...walk(0, 3, 4, [
-        ...[...get(0), ...load, ...set(4)],
-        ...[0x02, 0x40, 0x03, 0x40, ...get(4), equalsZero, 0x0d, 1],
-        ...[...get(2), ...get(5), ...get(4), trailingZeros, add, ...store, ...moveOn(2, 4)],
-        ...[...get(4), ...get(4), ...number(1), subtract, and, ...set(4)],
-        ...[0x0c, 0, 0x0b, 0x0b],
-        ...moveOn(5, 32),
+      ...walk(0, 3, 16, [
+        ...[0x02, 0x40, ...get(0), ...wide.load(0), ...wide.any, equalsZero, 0x0d, 0],
+        ...[0, 8].flatMap((offset) => [
+          ...[...get(0), ...long.load(offset), ...set(5)],
+          ...[0x02, 0x40, 0x03, 0x40, ...get(5), long.equalsZero, 0x0d, 1],
+          ...[...get(2), ...get(4), ...(offset > 0 ? [...number(64), add] : [])],
+          ...[...get(5), long.trailingZeros, long.toInt, add, ...store, ...moveOn(2, 4)],
+          ...[...get(5), ...get(5), ...long.one, long.subtract, long.and, ...set(5)],
+          ...[0x0c, 0, 0x0b, 0x0b],
+        ]),
+        0x0b,
+        ...moveOn(4, 128),
       ]),
       ...get(2),
     ],
@@ -215,43 +256,47 @@ const functions = {
     ],
   },
   /**
-   * `(list, end of list, numbers, most, counts) → 0`: counts the posts of a list by a 16-bit number each has; numbers
+   * `(list, end of list, numbers, most, counts) → anything`: counts the posts of a list by a 16-bit number each has; numbers
    * of `most` and above are all counted as `most`.
    */
   walkOne: {
     takes: 5,
-    locals: [[1, i32]],
-    // 5: number, then where it is counted
-    body: [
-      ...walk(0, 1, 4, [
-        ...[...get(0), ...load, ...number(1), shiftLeft, ...get(2), add, ...load16, ...tee(5)],
-        ...[...get(3), ...get(5), ...get(3), below, select],
+    locals: [[4, i32]],
+    // 5: number, then where it is counted, 6 to 8: as `inRuns` says
+    body: inRuns(
+      6,
+      (post) => [...get(post), ...load, ...number(1), shiftLeft, ...get(2), add, ...load16],
+      (read) => [
+        ...[...read, ...tee(5), ...get(3), ...get(5), ...get(3), below, select],
         ...[...number(2), shiftLeft, ...get(4), add, ...tee(5)],
         ...[...get(5), ...load, ...number(1), add, ...store],
-      ]),
-      ...number(0),
-    ],
+      ],
+    ),
   },
   /**
-   * `(list, end of list, starts, numbers, counts) → 0`: likewise for posts with several numbers: those of post `p` are
+   * `(list, end of list, starts, numbers, counts) → anything`: likewise for posts with several numbers: those of post `p` are
    * from the `starts[p]`th up to the `starts[p + 1]`th.
    */
   walkMany: {
     takes: 5,
-    locals: [[3, i32]],
-    // 5: where a number stands, 6: where the post's numbers end, 7: where its starts stand, then where it is counted
-    body: [
-      ...walk(0, 1, 4, [
-        ...[...get(0), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(7)],
-        ...[...load, ...number(1), shiftLeft, ...get(3), add, ...set(5)],
+    locals: [[6, i32]],
+    // 5: where a number stands, 6: where the post's numbers end, 7: where its starts stand, then where it is counted,
+    // 8 to 10: as `inRuns` says
+    body: inRuns(
+      8,
+      (post) => [
+        ...[...get(post), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(7)],
+        ...[...load, ...number(1), shiftLeft, ...get(3), add, ...tee(5), ...load16],
+      ],
+      (read) => [
+        ...[...read, drop],
         ...[...get(7), ...loadFrom(4), ...number(1), shiftLeft, ...get(3), add, ...set(6)],
         ...walk(5, 6, 2, [
           ...[...get(5), ...load16, ...number(2), shiftLeft, ...get(4), add, ...tee(7)],
           ...[...get(7), ...load, ...number(1), add, ...store],
         ]),
-      ]),
-      ...number(0),
-    ],
+      ],
+    ),
   },
 };
 

@@ -4,6 +4,7 @@ import type { Answer, Way } from '../model/answer.js';
 import { isSearch, isSingle, isTerms, type Facet, type SearchFacet } from '../model/lens.js';
 import type { Notice, Query } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
+import { markerOf, type Marker } from '../search/marks.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
 import { facetAnswer } from './facet-answer.js';
@@ -79,6 +80,7 @@ interface Found {
   fields: readonly string[];
   text: TextIndex;
   found: Search;
+  marks: Marker;
 }
 
 /** The first search of a query, worked out. */
@@ -86,12 +88,9 @@ function searchIn(index: PostIndex, query: Query): Found | null {
   for (const facet of query.lens.facets) {
     const selection = query.selections[facet.key];
     if (!isSearch(facet) || selection?.type !== 'search') continue;
-    return {
-      facet,
-      fields: facet.fields,
-      text: textIndexOf(index, facet),
-      found: searchOf(index, facet, selection.text),
-    };
+    const text = textIndexOf(index, facet);
+    const found = searchOf(index, facet, selection.text, index.arena);
+    return { facet, fields: facet.fields, text, found, marks: markerOf(text, found.wanted) };
   }
   return null;
 }

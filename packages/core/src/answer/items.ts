@@ -3,9 +3,7 @@ import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { fieldsOf, type Lens } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
-import { marksIn } from '../search/marks.js';
-import type { Search } from '../search/search.js';
-import type { TextIndex } from '../search/text-index.js';
+import type { Marker } from '../search/marks.js';
 import { noTerm } from '../store/values.js';
 import { plainText } from '../text/plain-text.js';
 
@@ -51,7 +49,8 @@ function itemField(index: PostIndex, key: string): ItemField {
     if (values.form === 'term') {
       const { numbers } = values;
       const none = noTerm(numbers);
-      return { key, read: (post) => (numbers[post] === none ? undefined : [terms[numbers[post]!]!]) };
+      const alone = terms.map((term) => [term]);
+      return { key, read: (post) => (numbers[post] === none ? undefined : alone[numbers[post]!]) };
     }
     const { starts, numbers } = values;
     return {
@@ -82,7 +81,7 @@ export function itemOf(
   plan: ItemPlan,
   index: PostIndex,
   post: number,
-  search: { text: TextIndex; found: Search; fields: readonly string[] } | null,
+  search: { marks: Marker; fields: readonly string[] } | null,
 ): Item {
   let item = plan.kept.get(post);
   if (!item) {
@@ -95,10 +94,13 @@ export function itemOf(
   for (const key of search.fields) {
     const value = item.fields[key];
     if (typeof value !== 'string') continue;
-    const found = marksIn(search.text, search.found.wanted, value);
+    const found = search.marks(value);
     if (found.length > 0) (marks ??= {})[key] = found;
   }
-  return marks ? { ...item, marks } : item;
+  if (!marks) return item;
+  // written out: to spread an object is many times slower
+  const { id, title, link, fields } = item;
+  return { id, title, link, fields, marks };
 }
 
 function makeItem(plan: ItemPlan, index: PostIndex, post: number): Item {
@@ -108,10 +110,11 @@ function makeItem(plan: ItemPlan, index: PostIndex, post: number): Item {
     if (value !== undefined) fields[key] = value;
   }
   const id = index.idOf(post);
-  return { id, title: textOf(plan.title, post) ?? id, link: textOf(plan.link, post), fields };
+  return { id, title: textOf(plan.title, post, fields) ?? id, link: textOf(plan.link, post, fields), fields };
 }
 
-function textOf(field: ItemField | null, post: number): string | null {
-  const value = field?.read(post);
+/** @param known  values of the post that were read already */
+function textOf(field: ItemField | null, post: number, known: Readonly<Record<string, ItemValue>>): string | null {
+  const value = field && (known[field.key] ?? field.read(post));
   return typeof value === 'string' && value !== '' ? value : null;
 }

@@ -23,7 +23,7 @@ export function passing(
   arena: Arena | null = null,
 ): PostSet {
   if (isSearch(facet)) {
-    return selection.type === 'search' ? searchOf(index, facet, selection.text).posts : nothing(index);
+    return selection.type === 'search' ? searchOf(index, facet, selection.text, arena).posts : nothing(index);
   }
   if (isFavourites(facet)) return postsNamed(index, selection.type === 'posts' ? selection.ids : []);
   if (isRange(facet)) {
@@ -64,8 +64,19 @@ export function endsOf(selection: Selection): [from: number | null, to: number |
   return [end(selection.from), end(selection.to)];
 }
 
-/** The words a search facet searches. A hit in the title weighs three times as much unless the lens says otherwise. */
+const texts = new WeakMap<PostIndex, WeakMap<SearchFacet, TextIndex>>();
+
+/** The words a search facet searches, as they were found before. */
 export function textIndexOf(index: PostIndex, facet: SearchFacet): TextIndex {
+  let byFacet = texts.get(index);
+  if (!byFacet) texts.set(index, (byFacet = new WeakMap()));
+  let text = byFacet.get(facet);
+  if (!text) byFacet.set(facet, (text = makeText(index, facet)));
+  return text;
+}
+
+/** A hit in the title weighs three times as much unless the lens says otherwise. */
+function makeText(index: PostIndex, facet: SearchFacet): TextIndex {
   const title = fieldWithRole(index.fields, 'title')?.key;
   return index.text(
     facet.fields.map((key) => ({
@@ -79,15 +90,18 @@ const searches = new WeakMap<TextIndex, Map<string, Search>>();
 /** Searches kept: an answer asks for its own two or three times, one as it is typed for those before it. */
 const searchesKept = 8;
 
-/** Works a search out, or takes it as it was worked out a moment ago: an index never changes. */
-export function searchOf(index: PostIndex, facet: SearchFacet, text: string): Search {
+/**
+ * Works a search out, or takes it as it was worked out a moment ago: an index never changes.
+ * @param arena  where to work
+ */
+export function searchOf(index: PostIndex, facet: SearchFacet, text: string, arena: Arena | null = null): Search {
   const words = textIndexOf(index, facet);
   let kept = searches.get(words);
   if (!kept) searches.set(words, (kept = new Map<string, Search>()));
   const key = `${facet.words} ${text}`;
   let found = kept.get(key);
   if (!found) {
-    found = search(words, text, facet.words);
+    found = search(words, text, facet.words, arena);
     if (kept.size >= searchesKept) kept.delete(kept.keys().next().value!);
     kept.set(key, found);
   }

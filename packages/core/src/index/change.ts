@@ -1,10 +1,11 @@
 import { fieldWithRole, type Field, type Post, type Term } from '../model/post.js';
 import { fieldEnd, buildTextIndex, indexTokens, type TextIndex } from '../search/text-index.js';
+import { packValues } from '../store/packer.js';
 import type { Picks } from '../store/picks.js';
-import { newestFirst, packPosts, type PostStore } from '../store/post-store.js';
+import { newestFirst, packPosts, placesOf, type PostStore } from '../store/post-store.js';
 import { termListOf } from '../store/term-list.js';
 import { pickTexts, textAt } from '../store/texts.js';
-import { packValues, pickValues, renumberTerms, type Values } from '../store/values.js';
+import { pickValues, renumberTerms, type Values } from '../store/values.js';
 import { PostIndex, type KeptText } from './post-index.js';
 
 /** What changed of a source. */
@@ -53,7 +54,7 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const store: PostStore = {
     size: order.length,
     ids: pickTexts(old.store.ids, added.ids, picks),
-    byId: byId.map((at) => numberOf[at]!),
+    byId: placesOf(byId, numberOf),
     values: new Map(fields.map((field) => [field.key, valuesOf(field.key, picks)])),
   };
   const bare = new PostIndex(fields, taxonomies, store);

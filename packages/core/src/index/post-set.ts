@@ -12,8 +12,9 @@ import {
   type Bits,
 } from './bits.js';
 
-/** What finding a post in a list costs, in posts of that list laid out and taken up again. */
+/** What finding a post in a list costs, in posts of that list laid out and taken up again; and in the arena. */
 const stepsToFind = 6;
+const stepsToFindBeside = 80;
 
 /** What sorting a post costs, in words of a set looked at. */
 const stepsToSort = 16;
@@ -54,8 +55,9 @@ export class PostSet {
     if (list.length * stepsToSort < wordsOf(size)) return PostSet.ofList(size, onceEach(list.slice().sort()));
     const bits = cleanBits(size, arena);
     markIn(bits, list, arena);
-    const set = PostSet.ofBits(size, bits);
-    return PostSet.isFew(size, list.length) ? set.listedIn(arena) : set;
+    const set = PostSet.ofBits(size, bits, arena?.count(bits));
+    // sets of bits are joined so quickly in the arena that a list is not worth having before it is asked for
+    return arena === null && PostSet.isFew(size, list.length) ? set.listedIn(arena) : set;
   }
 
   /** Whether there are few enough of some posts for a list to be the better form: it takes no more room. */
@@ -85,7 +87,7 @@ export class PostSet {
       if (!set.#bits) markIn(bits, set.#list!, arena);
       else if (!arena?.orInto(bits, set.#bits)) orInto(bits, set.#bits);
     }
-    return PostSet.ofBits(size, bits);
+    return PostSet.ofBits(size, bits, arena?.count(bits));
   }
 
   get count(): number {
@@ -113,6 +115,18 @@ export class PostSet {
     const isScratch = arena !== null && arena.owns(this.#bits!);
     this.#list = (isScratch && arena.list(this.#bits!, this.count)) || listBits(this.#bits!);
     return this;
+  }
+
+  /** The same, to be kept beyond an answer: what lies in the arena is copied out of it. */
+  settled(arena: Arena | null): PostSet {
+    if (!arena) return this;
+    if (this.#bits && !this.#list && PostSet.isFew(this.size, this.count)) {
+      return PostSet.ofList(this.size, this.listedIn(arena).list).settled(arena);
+    }
+    const out = <N extends Bits | Uint32Array>(numbers: N | null): N | null =>
+      numbers && numbers.buffer === arena.buffer ? (numbers.slice() as N) : numbers;
+    const [bits, list] = [out(this.#bits), out(this.#list)];
+    return bits === this.#bits && list === this.#list ? this : new PostSet(this.size, bits, list, this.#count);
   }
 
   /**
@@ -173,7 +187,7 @@ let scratch: Bits = emptyBits(0);
 
 /** What two lists share. Few posts are looked up in the other list; for more, that one is laid out as bits and taken up again. */
 function keepShared(few: Uint32Array, more: Uint32Array, size: number, arena: Arena | null): Uint32Array {
-  if (few.length * stepsToFind < more.length) return keepFound(few, more, arena);
+  if (few.length * (arena ? stepsToFindBeside : stepsToFind) < more.length) return keepFound(few, more, arena);
   const marked = more.length < fewForKernel ? null : arena?.take(wordsOf(size))?.fill(0);
   if (marked && arena!.mark(marked, more)) return keepIn(few, marked, arena);
   if (scratch.length << 5 < size) scratch = emptyBits(size);

@@ -179,6 +179,17 @@ export class Arena {
     return counts;
   }
 
+  /** How many posts are in a set; -1 where there is no kernel or no room. */
+  count(set: Bits): number {
+    const place = this.#kernel ? this.#placeOf(set) : -1;
+    const count = place < 0 ? null : this.take(1);
+    if (!count) return -1;
+    this.#kernel!.shared(place, place, place + set.byteLength, set.byteLength, count.byteOffset);
+    const [found] = count;
+    this.#taken = count.byteOffset;
+    return found!;
+  }
+
   /** The posts of a set, ascending, as scratch; null where there is no kernel or no room. */
   list(set: Bits, count: number): Uint32Array | null {
     const place = this.#kernel ? this.#placeOf(set) : -1;

@@ -1,5 +1,6 @@
-import { fullBits, hasBit, withoutBits } from '../index/bits.js';
+import { fullBits, hasBit, type Bits } from '../index/bits.js';
 import { PostSet } from '../index/post-set.js';
+import type { Arena } from '../kernel/arena.js';
 import { respell } from './respell.js';
 import { fieldEnd, wordsBeginning, type TextIndex } from './text-index.js';
 import { readWanted, type Wanted } from './wanted.js';
@@ -12,8 +13,10 @@ export interface Met extends Wanted {
   whole: number;
   /** What it was taken for, when nothing in the index begins with it. */
   respelled: string | null;
-  /** The posts that meet it. */
-  posts: PostSet;
+  /** How many posts meet it. */
+  count: number;
+  /** Of several words in a row, the posts that meet them; of any other thing its words tell. */
+  inRow: PostSet | null;
 }
 
 /** A search worked out against an index. */
@@ -22,32 +25,39 @@ export interface Search {
   posts: PostSet;
 }
 
-/** Finds the posts that meet a search. `words` tells whether all or any of what is wanted must be there. */
-export function search(index: TextIndex, text: string, words: 'all' | 'any'): Search {
+/**
+ * Finds the posts that meet a search. `words` tells whether all or any of what is wanted must be there.
+ * @param arena  where to work; what is found lies elsewhere and may be kept
+ */
+export function search(index: TextIndex, text: string, words: 'all' | 'any', arena: Arena | null = null): Search {
   const { size } = index;
-  const wanted = readWanted(text).map((one) => {
-    const met = meet(index, one);
-    return { ...met, posts: postsMeeting(index, met) };
-  });
-  const positive = wanted.filter((one) => !one.excluded).map((one) => one.posts);
+  const met = readWanted(text).map((one) => meet(index, one));
+  const each = met.map((one) => postsMeeting(index, one, arena));
+  const positive = each.filter((_, i) => !met[i]!.excluded);
   const [first, ...others] = positive;
   let posts = first ?? PostSet.ofBits(size, fullBits(size), size);
-  if (words === 'all') for (const other of others) posts = posts.and(other);
-  else if (others.length > 0) posts = PostSet.union(size, positive);
-  for (const one of wanted) {
-    if (one.excluded) posts = PostSet.ofBits(size, withoutBits(posts.bits, one.posts.bits));
-  }
-  return { wanted, posts };
+  if (words === 'all') for (const other of others) posts = posts.and(other, arena);
+  else if (others.length > 0) posts = PostSet.union(size, positive, arena);
+  each.forEach((one, i) => {
+    if (met[i]!.excluded) posts = posts.without(one, arena);
+  });
+  const wanted = met.map((one, i): Met => {
+    return { ...one, count: each[i]!.count, inRow: one.phrase ? each[i]!.settled(arena) : null };
+  });
+  return { wanted, posts: posts.settled(arena) };
 }
 
-function meet(index: TextIndex, one: Wanted): Omit<Met, 'posts'> {
+type Resolved = Omit<Met, 'count' | 'inRow'>;
+
+function meet(index: TextIndex, one: Wanted): Resolved {
   if (one.phrase) {
     const numbers = one.words.map((word) => exactly(index, word));
     return { ...one, numbers, whole: -1, respelled: null };
   }
   const [word] = one.words;
   const { first, end } = wordsBeginning(index, word!);
-  const numbers = Array.from({ length: end - first }, (_, i) => first + i);
+  const numbers: number[] = [];
+  for (let w = first; w < end; w++) numbers.push(w);
   const whole = index.vocabulary[first] === word ? first : -1;
   // an exclusion that meets nothing excludes nothing; to guess another word would take posts away unasked
   if (numbers.length > 0 || one.excluded) return { ...one, numbers: [numbers], whole, respelled: null };
@@ -66,26 +76,27 @@ function commonest(index: TextIndex, numbers: readonly number[]): string {
   return index.vocabulary[[...numbers].sort((a, b) => size(b) - size(a) || a - b)[0]!]!;
 }
 
-function postsMeeting(index: TextIndex, one: Omit<Met, 'posts'>): PostSet {
-  const [posts, ...others] = one.numbers.map((numbers) => postsWithAny(index, numbers));
+function postsMeeting(index: TextIndex, one: Resolved, arena: Arena | null): PostSet {
+  const [posts, ...others] = one.numbers.map((numbers) => postsWithAny(index, numbers, arena));
   if (!one.phrase || others.length === 0) return posts!;
   const phrase = one.numbers.map((numbers) => numbers[0] ?? fieldEnd);
   return keepPhrase(
     index,
-    others.reduce((all, other) => all.and(other), posts!),
+    others.reduce((all, other) => all.and(other, arena), posts!),
     phrase,
   );
 }
 
-function postsWithAny({ size, starts, posts }: TextIndex, numbers: readonly number[]): PostSet {
+function postsWithAny({ size, starts, posts }: TextIndex, numbers: readonly number[], arena: Arena | null): PostSet {
   const [first, last] = [numbers[0] ?? 0, numbers[numbers.length - 1] ?? -1];
   // words that begin alike stand together, and so do their posts
   if (numbers.length > 1 && last - first === numbers.length - 1) {
-    return PostSet.ofUnsorted(size, posts.subarray(starts[first], starts[last + 1]));
+    return PostSet.ofUnsorted(size, posts.subarray(starts[first], starts[last + 1]), arena);
   }
   return PostSet.union(
     size,
     numbers.map((w) => PostSet.ofList(size, posts.subarray(starts[w], starts[w + 1]))),
+    arena,
   );
 }
 
@@ -119,20 +130,13 @@ export function byRelevance(
   first: number,
   before: (a: number, b: number) => number,
 ): Uint32Array {
-  const scores = new Float64Array(posts.length);
-  const wholes = new Uint8Array(posts.length);
+  const ranks: Ranks = { scores: new Float64Array(posts.length), wholes: new Uint8Array(posts.length) };
   for (const one of found.wanted) {
     if (one.excluded) continue;
-    const times = timesIn(index, one, posts);
-    const inverse = inverseFrequency(index.size, one.posts.count);
-    for (let i = 0; i < posts.length; i++) {
-      const tf = times.weights[i]!;
-      if (tf === 0 || (one.phrase && !hasBit(one.posts.bits, posts[i]!))) continue;
-      const norm = 1 - b + (b * index.lengths[posts[i]!]!) / (index.meanLength || 1);
-      scores[i]! += (inverse * tf * (k1 + 1)) / (tf + k1 * norm);
-      wholes[i]! += one.phrase ? 1 : times.whole[i]!;
-    }
+    if (isQuickerByPost(index, one, posts.length)) rankByPost(index, one, posts, ranks);
+    else rankByWord(index, one, posts, ranks);
   }
+  const { scores, wholes } = ranks;
   const order = firstOf(posts.length, first, (x, y) => {
     const by = wholes[y]! - wholes[x]! || scores[y]! - scores[x]!;
     return by || before(posts[x]!, posts[y]!);
@@ -140,42 +144,76 @@ export function byRelevance(
   return Uint32Array.from(order, (i) => posts[i]!);
 }
 
-/** How often a wanted thing is in each of some posts, weighed by field, and whether as a whole word. */
-interface Times {
-  weights: Float64Array;
-  whole: Uint8Array;
+/** By place among the posts to be ordered. */
+interface Ranks {
+  scores: Float64Array;
+  /** How many of the wanted things are met as whole words. */
+  wholes: Uint8Array;
 }
 
 /** Of few posts it is quicker to read the words of each; of many, to go along the posts of each word. */
-function timesIn(index: TextIndex, one: Met, posts: Uint32Array): Times {
+function isQuickerByPost(index: TextIndex, one: Met, posts: number): boolean {
   const meanWords = index.tokens.length / Math.max(1, index.size);
   let postings = 0;
   for (const numbers of one.numbers) for (const w of numbers) postings += index.starts[w + 1]! - index.starts[w]!;
-  return posts.length * meanWords < postings * 2 ? timesByPost(index, one, posts) : timesByWord(index, one, posts);
+  return posts * meanWords < postings * 2;
 }
 
-function timesByPost(index: TextIndex, one: Met, posts: Uint32Array): Times {
-  const { tokenStarts, tokens, fieldWeights } = index;
-  const times = { weights: new Float64Array(posts.length), whole: new Uint8Array(posts.length) };
-  for (const numbers of one.numbers) {
-    const [low, high] = [numbers[0] ?? 0, numbers[numbers.length - 1] ?? -1];
-    const isRun = high - low === numbers.length - 1;
-    for (let i = 0; i < posts.length; i++) {
+/** What the hits of a wanted thing in a post are worth. */
+interface Worth {
+  inverse: number;
+  mean: number;
+  /** Of several words in a row, the posts that meet them. */
+  inRow: Bits | null;
+}
+
+function worthOf(index: TextIndex, one: Met): Worth {
+  return {
+    inverse: inverseFrequency(index.size, one.count),
+    mean: index.meanLength || 1,
+    inRow: one.inRow?.bits ?? null,
+  };
+}
+
+/** Adds what `times` weighed hits in a post of a length are worth, `whole` if one of them was the whole word. */
+function addScore(ranks: Ranks, i: number, worth: Worth, times: number, length: number, whole: number): void {
+  const norm = 1 - b + (b * length) / worth.mean;
+  ranks.scores[i]! += (worth.inverse * times * (k1 + 1)) / (times + k1 * norm);
+  ranks.wholes[i]! += worth.inRow ? 1 : whole;
+}
+
+function rankByPost(index: TextIndex, one: Met, posts: Uint32Array, ranks: Ranks): void {
+  const { tokenStarts, tokens, fieldWeights, lengths } = index;
+  const worth = worthOf(index, one);
+  const { inRow } = worth;
+  const { whole } = one;
+  for (let i = 0; i < posts.length; i++) {
+    const post = posts[i]!;
+    if (inRow && !hasBit(inRow, post)) continue;
+    const start = tokenStarts[post]!;
+    const end = tokenStarts[post + 1]!;
+    let times = 0;
+    let isWhole = 0;
+    for (let n = 0; n < one.numbers.length; n++) {
+      const numbers = one.numbers[n]!;
+      const low = numbers.length === 0 ? 0 : numbers[0]!;
+      const high = numbers.length === 0 ? -1 : numbers[numbers.length - 1]!;
+      const isRun = high - low === numbers.length - 1;
       let field = 0;
-      for (let at = tokenStarts[posts[i]!]!; at < tokenStarts[posts[i]! + 1]!; at++) {
+      for (let at = start; at < end; at++) {
         const w = tokens[at]!;
         if (w === fieldEnd) field++;
         else if (w >= low && w <= high && (isRun || numbers.includes(w))) {
-          times.weights[i]! += fieldWeights[field]!;
-          if (w === one.whole) times.whole[i] = 1;
+          times += fieldWeights[field]!;
+          if (w === whole) isWhole = 1;
         }
       }
     }
+    if (times !== 0) addScore(ranks, i, worth, times, lengths[post]!, isWhole);
   }
-  return times;
 }
 
-function timesByWord(index: TextIndex, one: Met, posts: Uint32Array): Times {
+function rankByWord(index: TextIndex, one: Met, posts: Uint32Array, ranks: Ranks): void {
   // a slot a post, all zero between uses: to clear what was touched is cheaper than to make them anew
   const { weights, whole } = scratchOf(index);
   for (const numbers of one.numbers) {
@@ -186,10 +224,12 @@ function timesByWord(index: TextIndex, one: Met, posts: Uint32Array): Times {
       }
     }
   }
-  const times = { weights: new Float64Array(posts.length), whole: new Uint8Array(posts.length) };
+  const worth = worthOf(index, one);
   for (let i = 0; i < posts.length; i++) {
-    times.weights[i] = weights[posts[i]!]!;
-    times.whole[i] = whole[posts[i]!]!;
+    const post = posts[i]!;
+    const times = weights[post]!;
+    if (times === 0 || (worth.inRow && !hasBit(worth.inRow, post))) continue;
+    addScore(ranks, i, worth, times, index.lengths[post]!, whole[post]!);
   }
   for (const numbers of one.numbers) {
     for (const w of numbers) {
@@ -197,7 +237,12 @@ function timesByWord(index: TextIndex, one: Met, posts: Uint32Array): Times {
         weights[index.posts[i]!] = whole[index.posts[i]!] = 0;
     }
   }
-  return times;
+}
+
+/** By post: how often a wanted thing is in it, weighed by field, and whether as a whole word. */
+interface Times {
+  weights: Float64Array;
+  whole: Uint8Array;
 }
 
 const scratches = new WeakMap<TextIndex, Times>();
@@ -218,16 +263,20 @@ export function firstOf(size: number, first: number, compare: (a: number, b: num
     return Array.from({ length: size }, (_, i) => i)
       .sort(compare)
       .slice(0, first);
+  if (first === 0) return kept;
   for (let i = 0; i < size; i++) {
-    if (kept.length === first && (first === 0 || compare(i, kept[first - 1]!) >= 0)) continue;
-    let [low, high] = [0, kept.length];
+    if (kept.length === first && compare(i, kept[first - 1]!) >= 0) continue;
+    let low = 0;
+    let high = kept.length;
     while (low < high) {
       const middle = (low + high) >>> 1;
       if (compare(kept[middle]!, i) <= 0) low = middle + 1;
       else high = middle;
     }
-    if (kept.length === first) kept.pop();
-    kept.splice(low, 0, i);
+    // moved by hand: to splice costs more than the few steps it saves
+    if (kept.length < first) kept.push(i);
+    for (let at = kept.length - 1; at > low; at--) kept[at] = kept[at - 1]!;
+    kept[low] = i;
   }
   return kept;
 }

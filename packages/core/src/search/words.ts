@@ -10,7 +10,6 @@ export interface Word {
 const run = /[\p{L}\p{N}\p{M}]+/gu;
 /** In text of plain letters alone, the same runs, lower-cased; most of most texts is such, and needs no folding. */
 const plainRun = /[a-z0-9]+/g;
-const beyondAscii = /[^\p{ASCII}]/u;
 /** Scripts written without spaces between words. */
 const unspaced =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
@@ -28,12 +27,8 @@ const segmenter: Segmenter | null =
  */
 export function wordsOf(text: string): Word[] {
   const words: Word[] = [];
-  if (!beyondAscii.test(text)) {
-    const lower = text.toLowerCase();
-    plainRun.lastIndex = 0;
-    for (let match = plainRun.exec(lower); match; match = plainRun.exec(lower)) {
-      words.push({ word: match[0], start: match.index, end: match.index + match[0].length });
-    }
+  if (isAscii(text)) {
+    addPlain(words, text.toLowerCase());
     return words;
   }
   for (const match of text.matchAll(run)) {
@@ -46,8 +41,28 @@ export function wordsOf(text: string): Word[] {
 
 /** The words of a text alone, as `wordsOf` cuts them. Plain letters, most of most texts, need no folding one by one. */
 export function foldedWords(text: string): readonly string[] {
-  if (beyondAscii.test(text)) return wordsOf(text).map(({ word }) => word);
+  if (!isAscii(text)) return wordsOf(text).map(({ word }) => word);
   return text.toLowerCase().match(plainRun) ?? [];
+}
+
+function isAscii(text: string): boolean {
+  for (let i = 0; i < text.length; i++) if (text.charCodeAt(i) > 0x7f) return false;
+  return true;
+}
+
+/** The runs of a lower-case text of plain letters. */
+function addPlain(words: Word[], text: string): void {
+  for (let start = 0; start < text.length;) {
+    let end = start;
+    while (end < text.length && isPlain(text.charCodeAt(end))) end++;
+    if (end > start) words.push({ word: text.slice(start, end), start, end });
+    start = end + 1;
+  }
+}
+
+/** Whether a code unit is one of a–z or 0–9. */
+function isPlain(unit: number): boolean {
+  return (unit >= 0x61 && unit <= 0x7a) || (unit >= 0x30 && unit <= 0x39);
 }
 
 /** Folding may bring marks into a run that part it again (`½` is `1⁄2`): its words share the run's place. */

@@ -1,7 +1,8 @@
 import { PostIndex, type KeptText } from '../index/post-index.js';
 import type { Field, Term } from '../model/post.js';
 import { fieldEnd, indexSortedTokens, type TextIndex } from '../search/text-index.js';
-import { packTexts, textAt, type Texts } from '../store/texts.js';
+import { packTexts } from '../store/text-packer.js';
+import { textAt, type Texts } from '../store/texts.js';
 import type { Values } from '../store/values.js';
 import { DamagedSnapshot, readBytes, writeBytes, type NumberArray } from './bytes.js';
 

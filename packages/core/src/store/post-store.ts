@@ -1,8 +1,10 @@
 import { orderByKeys, sortKeys } from '../index/order.js';
 import { fieldWithRole, type Field, type Post } from '../model/post.js';
-import { packTexts, pickTexts, type Texts } from './texts.js';
+import { packerOf } from './packer.js';
 import type { TermList } from './term-list.js';
-import { packValues, pickValues, type Values } from './values.js';
+import { TextPacker } from './text-packer.js';
+import { pickTexts, type Texts } from './texts.js';
+import { pickValues, type Values } from './values.js';
 
 /** The posts of a source, column by column, numbered newest first. Never changed once made. */
 export interface PostStore {
@@ -25,21 +27,44 @@ export function packPosts(
 ): PostStore {
   const byId = sortIds(posts);
   // posts are read in the order they lie in memory, and the columns are put in their own order afterwards
-  const given = new Map(fields.map((field) => [field.key, packValues(field, posts, termsOf(field.key))]));
+  const { ids, values: given } = packAll(fields, termsOf, posts);
   const published = fieldWithRole(fields, 'published');
   const order = published ? newestFirst(published, given.get(published.key)!, termsOf(published.key), byId) : byId;
   const picks = new Int32Array(order);
   const numberOf = new Uint32Array(posts.length);
   for (let p = 0; p < order.length; p++) numberOf[order[p]!] = p;
-  const ids = packTexts(posts.length, (p) => posts[p]!.id);
   const inOrder = ([key, values]: [string, Values]) =>
     [key, pickValues(values, values, picks, termsOf(key)?.terms.length ?? 0)] as const;
   return {
     size: posts.length,
     ids: pickTexts(ids, ids, picks),
-    byId: byId.map((post) => numberOf[post]!),
+    byId: placesOf(byId, numberOf),
     values: new Map([...given].map(inOrder)),
   };
+}
+
+/** Every post is taken apart in one go: what it holds lies together, and to come back for each field costs more. */
+function packAll(
+  fields: readonly Field[],
+  termsOf: (key: string) => TermList | null,
+  posts: readonly Post[],
+): { ids: Texts; values: Map<string, Values> } {
+  const ids = new TextPacker(posts.length);
+  const packers = fields.map((field) => packerOf(field, posts.length, termsOf(field.key)));
+  const keys = fields.map((field) => field.key);
+  for (let p = 0; p < posts.length; p++) {
+    const { id, values } = posts[p]!;
+    ids.add(id);
+    for (let f = 0; f < keys.length; f++) packers[f]!.add(values[keys[f]!]);
+  }
+  return { ids: ids.done(), values: new Map(keys.map((key, f) => [key, packers[f]!.done()])) };
+}
+
+// a plain loop: to map over typed arrays with a function is many times slower
+export function placesOf(posts: Uint32Array, numberOf: Uint32Array): Uint32Array {
+  const places = new Uint32Array(posts.length);
+  for (let i = 0; i < posts.length; i++) places[i] = numberOf[posts[i]!]!;
+  return places;
 }
 
 /** The order posts are numbered in. */

@@ -1,7 +1,6 @@
 import { fresh, type Picks } from './picks.js';
 
-// part of every browser and of Node; no library of the language's own standard declares them
-declare const TextEncoder: new () => { encodeInto(text: string, into: Uint8Array): { written: number } };
+// part of every browser and of Node; no library of the language's own standard declares it
 declare const TextDecoder: new (
   label: string,
   options: { fatal: boolean; ignoreBOM: boolean },
@@ -13,36 +12,28 @@ export interface Texts {
   bytes: Uint8Array;
 }
 
-const encoder = new TextEncoder();
 const decoder = new TextDecoder('utf-8', { fatal: false, ignoreBOM: true });
-
-/** Puts texts into bytes. Halves of letters outside the basic plane that stand alone become U+FFFD. */
-export function packTexts(size: number, textOf: (i: number) => string | undefined): Texts {
-  const starts = new Uint32Array(size + 1);
-  let bytes = new Uint8Array(1024 + size * 16);
-  let end = 0;
-  for (let i = 0; i < size; i++) {
-    const text = textOf(i);
-    if (text !== undefined && text !== '') {
-      // UTF-8 takes at most three bytes for a UTF-16 unit
-      if (end + text.length * 3 > bytes.length) bytes = grown(bytes, (end + text.length * 3) * 2);
-      end += encoder.encodeInto(text, bytes.subarray(end)).written;
-    }
-    starts[i + 1] = end;
-  }
-  return { starts, bytes: bytes.slice(0, end) };
-}
-
-function grown(bytes: Uint8Array, size: number): Uint8Array<ArrayBuffer> {
-  const more = new Uint8Array(size);
-  more.set(bytes);
-  return more;
-}
 
 export function textAt({ starts, bytes }: Texts, i: number): string {
   const start = starts[i]!;
   const end = starts[i + 1]!;
-  return start === end ? '' : decoder.decode(bytes.subarray(start, end));
+  if (start === end) return '';
+  return plainAt(bytes, start, end) ?? decoder.decode(bytes.subarray(start, end));
+}
+
+/** Texts longer than this are left to the decoder, which takes many letters at a time. */
+const longText = 16;
+const units = Array.from({ length: longText + 1 }, (_, length) => new Array<number>(length).fill(0));
+
+/** A short text of plain ASCII, which is there sooner than the decoder is called; null for any other. */
+function plainAt(bytes: Uint8Array, start: number, end: number): string | null {
+  if (end - start > longText) return null;
+  const letters = units[end - start]!;
+  for (let i = start; i < end; i++) {
+    if (bytes[i]! > 0x7f) return null;
+    letters[i - start] = bytes[i]!;
+  }
+  return String.fromCharCode.apply(null, letters);
 }
 
 /** Texts picked from two others. Those that stand in a row are copied in one go. */
@@ -60,10 +51,18 @@ export function pickTexts(old: Texts, added: Texts, picks: Picks): Texts {
     if (pick >= 0) while (end < picks.length && picks[end] === pick + end - p) end++;
     const from = pick >= 0 ? old : added;
     const at = pick >= 0 ? pick : fresh(pick);
-    bytes.set(from.bytes.subarray(from.starts[at], from.starts[at + end - p]), starts[p]);
+    copyRun(from.bytes, from.starts[at]!, from.starts[at + end - p]!, bytes, starts[p]!);
     p = end;
   }
   return { starts, bytes };
+}
+
+/** Few bytes are copied sooner than they are asked to be. */
+const fewBytes = 96;
+
+function copyRun(from: Uint8Array, start: number, end: number, to: Uint8Array, at: number): void {
+  if (end - start > fewBytes) to.set(from.subarray(start, end), at);
+  else for (let i = start; i < end; i++) to[at++] = from[i]!;
 }
 
 function lengthOf({ starts }: Texts, i: number): number {

@@ -1,8 +1,9 @@
-import { dayNumber, dayText } from '../dates/calendar.js';
-import type { Field, Post, Value } from '../model/post.js';
+import { dayText } from '../dates/calendar.js';
+import type { Value } from '../model/post.js';
 import { fresh, pickNumbers, type Picks } from './picks.js';
-import { packTexts, pickTexts, textAt, type Texts } from './texts.js';
-import { termList, type TermList } from './term-list.js';
+import { packTexts } from './text-packer.js';
+import { pickTexts, textAt, type Texts } from './texts.js';
+import type { TermList } from './term-list.js';
 
 /** One term a post at most: its number, or `none`. */
 export interface OneTerm {
@@ -30,10 +31,8 @@ export type Values =
   | { form: 'texts'; texts: Texts };
 
 /** Stands for "no value" among 32-bit numbers. */
-const noNumber = -0x80000000;
-const [noFlag, flagNo, flagYes] = [0, 1, 2];
-
-const noTerms = termList([]);
+export const noNumber = -0x80000000;
+export const [noFlag, flagNo, flagYes] = [0, 1, 2] as const;
 
 /** Stands for "no term" among term numbers: one past any term. */
 export function noTerm(numbers: Uint16Array | Uint32Array): number {
@@ -45,120 +44,14 @@ export function termNumbers(terms: number, size: number): Uint16Array | Uint32Ar
   return terms < 0xffff ? new Uint16Array(size) : new Uint32Array(size);
 }
 
-/**
- * Takes the values of a field out of posts, in their order.
- * @param terms  the terms of the field, for one of terms
- */
-export function packValues(field: Field, posts: readonly Post[], terms: TermList | null): Values {
-  const { key } = field;
-  const size = posts.length;
-  const valueOf = (p: number) => posts[p]!.values[key];
-  switch (field.type) {
-    case 'terms':
-      return packTerms(terms ?? noTerms, size, valueOf);
-    case 'boolean':
-      return packFlags(size, valueOf);
-    case 'number':
-      return packNumbers(size, valueOf);
-    case 'date':
-      return packDays(size, valueOf) ?? packAsText(size, valueOf);
-    case 'datetime':
-    case 'text':
-    case 'html':
-    case 'link':
-    case 'image':
-      return packAsText(size, valueOf);
-  }
-}
-
-function packFlags(size: number, valueOf: (p: number) => Value | undefined): Values {
-  const flags = new Uint8Array(size);
-  for (let p = 0; p < size; p++) {
-    const value = valueOf(p);
-    flags[p] = value === true ? flagYes : value === false ? flagNo : noFlag;
-  }
-  return { form: 'flags', flags };
-}
-
-function packTerms(terms: TermList, size: number, valueOf: (p: number) => Value | undefined): Values {
-  const starts = new Uint32Array(size + 1);
-  let numbers = termNumbers(terms.terms.length, size * 2 + 16);
-  let [end, most] = [0, 0];
-  for (let p = 0; p < size; p++) {
-    const value = valueOf(p);
-    if (Array.isArray(value)) {
-      if (end + value.length > numbers.length) {
-        const more = termNumbers(terms.terms.length, (end + value.length) * 2);
-        more.set(numbers);
-        numbers = more;
-      }
-      for (const slug of value) {
-        const number = terms.numbers.get(slug);
-        if (number !== undefined) numbers[end++] = number;
-      }
-    }
-    starts[p + 1] = end;
-    most = Math.max(most, end - starts[p]!);
-  }
-  return narrowTerms(starts, numbers.slice(0, end), most);
-}
-
 /** One number a post where no post has more than one term. */
-function narrowTerms(starts: Uint32Array, numbers: Uint16Array | Uint32Array, most: number): Values {
+export function narrowTerms(starts: Uint32Array, numbers: Uint16Array | Uint32Array, most: number): Values {
   if (most > 1) return { form: 'terms', starts, numbers };
   const size = starts.length - 1;
   const Numbers = numbers.BYTES_PER_ELEMENT === 2 ? Uint16Array : Uint32Array;
   const own = new Numbers(size).fill(noTerm(numbers));
   for (let p = 0; p < size; p++) if (starts[p + 1]! > starts[p]!) own[p] = numbers[starts[p]!]!;
   return { form: 'term', numbers: own };
-}
-
-function packNumbers(size: number, valueOf: (p: number) => Value | undefined): Values {
-  const numbers = new Float64Array(size);
-  let whole = true;
-  for (let p = 0; p < size; p++) {
-    const value = valueOf(p);
-    const number = typeof value === 'number' ? value : NaN;
-    numbers[p] = number;
-    // -0 would lose its sign
-    whole &&= Number.isNaN(number) || ((number | 0) === number && number !== noNumber && !Object.is(number, -0));
-  }
-  if (!whole) return { form: 'numbers', numbers };
-  const wholes = new Int32Array(size);
-  for (let p = 0; p < size; p++) wholes[p] = Number.isNaN(numbers[p]!) ? noNumber : numbers[p]!;
-  return { form: 'wholes', numbers: wholes };
-}
-
-/** Days as numbers, when every value is a day that is written back as it was read. */
-function packDays(size: number, valueOf: (p: number) => Value | undefined): Values | null {
-  const numbers = new Int32Array(size);
-  const known = new Map<string, number>();
-  for (let p = 0; p < size; p++) {
-    const value = valueOf(p);
-    if (value === undefined || value === '') {
-      numbers[p] = noNumber;
-      continue;
-    }
-    if (typeof value !== 'string') return null;
-    let day = known.get(value);
-    if (day === undefined) {
-      day = dayNumber(value) ?? noNumber;
-      if (day === noNumber) return null;
-      known.set(value, day);
-    }
-    numbers[p] = day;
-  }
-  return { form: 'days', numbers };
-}
-
-function packAsText(size: number, valueOf: (p: number) => Value | undefined): Values {
-  return {
-    form: 'texts',
-    texts: packTexts(size, (p) => {
-      const value = valueOf(p);
-      return typeof value === 'string' ? value : undefined;
-    }),
-  };
 }
 
 /** The value of a post as it was read; undefined where it has none. */
