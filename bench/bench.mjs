@@ -1,24 +1,17 @@
 // npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. The run stops if any two disagree. Ratios within a run are what counts; times are
 // this machine's.
-import {
-  answer,
-  buildIndex,
-  changeIndex,
-  readAddress,
-  readLens,
-  readSnapshot,
-  warm,
-  writeSnapshot,
-} from '../packages/core/dist/index.js';
+import { answer, buildIndex, readAddress, readLens, warm, writeSnapshot } from '../packages/core/dist/index.js';
 import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
+import { measureKept } from './kept.mjs';
 import { lensConfig, makeAddresses, makeCollection, makeSearches } from './posts.mjs';
 import { measureBench } from './on-bench.mjs';
 import { measurePage } from './on-page.mjs';
 import { measureServer } from './served.mjs';
 import { compareRows, loadPosts, statements } from './sql.mjs';
+import { median, quantiles, ready } from './timing.mjs';
 
 const sizes = { '10k': 10_000, '50k': 50_000, '100k': 100_000, '1m': 1_000_000 };
 const words = process.argv.slice(2);
@@ -77,9 +70,9 @@ async function measure(name, size, correlated) {
 }
 
 async function measureEngine(collection, size) {
-  const built = size > 200_000 ? NaN : median(() => ready(buildIndex(collection)));
+  const built = size > 200_000 ? NaN : median(() => ready(lens, buildIndex(collection)));
   let start = performance.now();
-  const index = ready(buildIndex(collection));
+  const index = ready(lens, buildIndex(collection));
   const builtOnce = performance.now() - start;
   const queries = addresses.map((one) => ({ ...one, query: readAddress(one.address, lens, index).query }));
   start = performance.now();
@@ -93,7 +86,7 @@ async function measureEngine(collection, size) {
     `  build ${ms(built || builtOnce)}, words ${ms(worded)} (${((worded * 1000) / size).toFixed(1)} µs a post), counts under common terms ${ms(warmed)}`,
   );
   console.log(`  bytes a post ${bytesOf(index, size)}`);
-  measureKept(collection, index, (built || builtOnce) + worded, size);
+  compareKept(collection, index, (built || builtOnce) + worded);
 
   const on = queries.filter((one) => one.on > 0);
   // a million posts by hand take half a minute a question
@@ -124,25 +117,12 @@ function measureByHand(collection, index, few, size) {
 }
 
 /** Snapshots and changes, both against building anew. */
-function measureKept(collection, index, built, size) {
-  const bytes = writeSnapshot(index);
-  const load = median(() => ready(readSnapshot(bytes)));
-  const megabytes = (bytes.length / 1e6).toFixed(1);
-  console.log(`  snapshot ${megabytes} MB, load ${ms(load)}: ${times(built, load)} faster than building`);
-  const share = Math.max(1, Math.round(size / 100));
-  const last = (i) => collection.posts[size - 1 - i].values;
-  const upsert = collection.posts.slice(0, share).map(({ id }, i) => ({ id, values: last(i) }));
-  const change = median(() => ready(changeIndex(index, { upsert, remove: [] })));
-  console.log(`  ${share} posts changed ${ms(change)}: ${times(built, change)} faster than building`);
-}
-
-function median(run) {
-  const all = Array.from({ length: 5 }, () => {
-    const start = performance.now();
-    run();
-    return performance.now() - start;
-  });
-  return quantiles(all).p50;
+function compareKept(collection, index, built) {
+  const { size, share, load, change } = measureKept(collection, index);
+  console.log(
+    `  snapshot ${(size / 1e6).toFixed(1)} MB, load ${ms(load)}: ${times(built, load)} faster than building\n` +
+      `  ${share} posts changed ${ms(change)}: ${times(built, change)} faster than building`,
+  );
 }
 
 async function measureSql(collection, index, few) {
@@ -169,17 +149,6 @@ async function measureSql(collection, index, few) {
     await client.end();
     postgres.stop();
   }
-}
-
-/** Makes what the index makes when first asked, so that no query is the first. */
-function ready(index) {
-  for (const facet of lens.facets) {
-    if (facet.kind === 'search') continue;
-    if (facet.kind === 'date-range') index.days(facet.field, lens.zone);
-    else if (facet.kind === 'number-range') index.numbers(facet.field);
-    else index.column(facet.field);
-  }
-  return index;
 }
 
 /** Every array of numbers the index holds, each once, by what it is for. */
@@ -222,11 +191,6 @@ function timed(queries, run, rounds) {
     }
   }
   return quantiles(all);
-}
-
-function quantiles(all) {
-  all.sort((a, b) => a - b);
-  return { p50: all[all.length >> 1], p95: all[Math.floor(all.length * 0.95)] };
 }
 
 function compare(address, engine, byHand) {

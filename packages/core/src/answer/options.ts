@@ -109,6 +109,7 @@ export function drawOptions(
 function drawFound({ at, zeros, few }: Places, counts: Uint32Array, found: Uint32Array, options: Option[]): void {
   for (let i = 0; i < found.length; i++) {
     const term = found[i]!;
+    if (term >= counts.length) break;
     const place = at[term]!;
     if (place >= 0) options[place] = optionWith(zeros, few, place, counts[term]!);
   }

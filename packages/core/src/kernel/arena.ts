@@ -88,26 +88,31 @@ export class Arena {
 
   /** Scratch with anything in it; null outside `during` and when none is left. */
   take(words: number): Int32Array | null {
+    const start = this.#reserve(words);
+    return start < 0 ? null : new Int32Array(this.buffer, start, words);
+  }
+
+  /** Where scratch for so many words begins; -1 as `take` gives null. A view of it costs more than to find it. */
+  #reserve(words: number): number {
     const start = this.#taken;
     const end = start + stepsOver(words * 4);
-    if (this.#open === 0 || end > this.#end) return null;
+    if (this.#open === 0 || end > this.#end) return -1;
     this.#taken = end;
     if (end > this.#touched) this.#touched = end;
-    return new Int32Array(this.buffer, start, words);
+    return start;
   }
 
   /** Scratch for numbers, with anything in it; new memory where there is none. */
   static numbers(arena: Arena | null, count: number): Uint32Array {
-    const words = arena?.take(count);
-    return words ? new Uint32Array(words.buffer, words.byteOffset, count) : new Uint32Array(count);
+    const start = arena ? arena.#reserve(count) : -1;
+    return start < 0 ? new Uint32Array(count) : new Uint32Array(arena!.buffer, start, count);
   }
 
   /** Scratch for counts, all zero. */
   static zeros(arena: Arena | null, count: number): Uint32Array {
     // one more than is asked for: the kernel counts there what has no number
-    const words = arena?.take(count + 1);
-    if (!words) return new Uint32Array(count);
-    return new Uint32Array(words.buffer, words.byteOffset, count).fill(0);
+    const start = arena ? arena.#reserve(count + 1) : -1;
+    return start < 0 ? new Uint32Array(count) : new Uint32Array(arena!.buffer, start, count).fill(0);
   }
 
   /** The first of the numbers that were taken last, when the others turned out not to be needed. */
@@ -179,35 +184,30 @@ export class Arena {
     return counts;
   }
 
-  /** How many posts are in a set; -1 where there is no kernel or no room. */
+  /** How many posts are in a set, which is joined with itself for it; -1 where there is no kernel or no room. */
   count(set: Bits): number {
     const place = this.#kernel ? this.#placeOf(set) : -1;
-    const count = place < 0 ? null : this.take(1);
-    if (!count) return -1;
-    this.#kernel!.shared(place, place, place + set.byteLength, set.byteLength, count.byteOffset);
-    const [found] = count;
-    this.#taken = count.byteOffset;
-    return found!;
+    return place < 0 ? -1 : this.#kernel!.and(place, place, place, set.byteLength);
   }
 
   /** The posts of a set, ascending, as scratch; null where there is no kernel or no room. */
   list(set: Bits, count: number): Uint32Array | null {
     const place = this.#kernel ? this.#placeOf(set) : -1;
-    const list = place < 0 ? null : this.take(count);
-    if (!list) return null;
-    this.#kernel!.list(place, set.byteLength, list.byteOffset);
-    return new Uint32Array(this.buffer, list.byteOffset, count);
+    const list = place < 0 ? -1 : this.#reserve(count);
+    if (list < 0) return null;
+    this.#kernel!.list(place, set.byteLength, list);
+    return new Uint32Array(this.buffer, list, count);
   }
 
   /** The posts of a list that are in a set, as scratch; null where there is no kernel or no room. */
   keepIn(list: Uint32Array, set: Bits): Uint32Array | null {
     const place = this.#kernel ? this.#placeOf(set) : -1;
     const posts = place < 0 ? null : this.#listHere(list);
-    const kept = posts && this.take(list.length);
-    if (!kept) return null;
-    const end = this.#kernel!.keep(posts.byteOffset, posts.byteOffset + posts.byteLength, place, kept.byteOffset);
-    const count = (end - kept.byteOffset) / 4;
-    return Arena.first(this, new Uint32Array(this.buffer, kept.byteOffset, count), count);
+    const kept = posts ? this.#reserve(list.length) : -1;
+    if (kept < 0) return null;
+    const end = this.#kernel!.keep(posts!.byteOffset, posts!.byteOffset + posts!.byteLength, place, kept);
+    this.#taken = stepsOver(end);
+    return new Uint32Array(this.buffer, kept, (end - kept) / 4);
   }
 
   /** Puts the posts of a list into a scratch set; tells whether it could. */
@@ -252,17 +252,15 @@ export class Arena {
 
   /**
    * The places of the counts that are not 0, ascending, as scratch; null where there is no kernel or no room, or where
-   * the counts lie elsewhere.
+   * the counts lie elsewhere. What lies after the counts is read with them: places past their end may follow.
    */
   found(counts: Uint32Array): Uint32Array | null {
-    const places = this.#kernel && counts.buffer === this.buffer ? this.take(counts.length + 4) : null;
-    if (!places) return null;
+    const places = this.#kernel && counts.buffer === this.buffer ? this.#reserve(counts.length + 4) : -1;
+    if (places < 0) return null;
     const start = counts.byteOffset;
-    let count = (this.#kernel!.found(start, start + counts.byteLength, places.byteOffset) - places.byteOffset) / 4;
-    const found = new Uint32Array(this.buffer, places.byteOffset, count);
-    // what lies after the counts may have been read with them
-    while (count > 0 && found[count - 1]! >= counts.length) count--;
-    return Arena.first(this, found, count);
+    const end = this.#kernel!.found(start, start + counts.byteLength, places);
+    this.#taken = stepsOver(end);
+    return new Uint32Array(this.buffer, places, (end - places) / 4);
   }
 
   /** A list as it lies here, if need be as a copy. */
