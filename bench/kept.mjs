@@ -8,7 +8,14 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { answer, changeIndex, readAddress, readLens, readSnapshot, writeSnapshot } from '../packages/core/dist/index.js';
+import {
+  answer,
+  changeIndex,
+  readAddress,
+  readLens,
+  readSnapshot,
+  writeSnapshot,
+} from '../packages/core/dist/index.js';
 import { lensConfig } from './posts.mjs';
 import { median, ready } from './timing.mjs';
 

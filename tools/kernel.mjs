@@ -247,7 +247,17 @@ const functions = {
         ...[0x02, 0x40, ...get(0), ...wide.load(0), ...wide.any, equalsZero, 0x0d, 0],
         ...[0, 4, 8, 12].flatMap((offset) => [
           ...[...get(2), ...get(3), ...(offset > 0 ? [...number(offset / 4), add] : []), ...store],
-          ...[...get(2), ...get(0), ...loadFrom(offset), equalsZero, equalsZero, ...number(2), shiftLeft, add, ...set(2)],
+          ...[
+            ...get(2),
+            ...get(0),
+            ...loadFrom(offset),
+            equalsZero,
+            equalsZero,
+            ...number(2),
+            shiftLeft,
+            add,
+            ...set(2),
+          ],
         ]),
         0x0b,
         ...moveOn(3, 4),

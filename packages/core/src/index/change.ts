@@ -1,5 +1,6 @@
 import { fieldWithRole, type Field, type Post, type Term } from '../model/post.js';
-import { fieldEnd, buildTextIndex, indexTokens, type TextIndex } from '../search/text-index.js';
+import { mergeTexts } from '../search/merge-texts.js';
+import { buildTextIndex } from '../search/text-index.js';
 import { packValues } from '../store/packer.js';
 import type { Picks } from '../store/picks.js';
 import { newestFirst, packPosts, placesOf, type PostStore } from '../store/post-store.js';
@@ -134,50 +135,13 @@ function sameLabels(old: PostIndex, now: PostIndex): boolean {
 
 /** Cuts the words of added posts and takes over those of all others. */
 function changeText({ fields, text: old }: KeptText, now: PostIndex, picks: Picks): KeptText {
+  // added posts are cut in the order they now stand in
+  const rows = Int32Array.from(picks);
   const addedPosts: number[] = [];
-  picks.forEach((pick, p) => {
-    if (pick < 0) addedPosts.push(p);
-  });
+  for (let p = 0; p < rows.length; p++) if (rows[p]! < 0) rows[p] = ~(addedPosts.push(p) - 1);
   const added = buildTextIndex(
     addedPosts.length,
     fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedPosts[i]!, key) })),
   );
-  const known = new Map(old.vocabulary.map((word, w) => [word, w]));
-  const words = [...old.vocabulary];
-  const numberOf = Uint32Array.from(added.vocabulary, (word) => known.get(word) ?? words.push(word) - 1);
-  return { fields, text: pickTokens(old, added, numberOf, picks, words) };
-}
-
-function pickTokens(
-  old: TextIndex,
-  added: TextIndex,
-  numberOf: Uint32Array,
-  picks: Picks,
-  words: readonly string[],
-): TextIndex {
-  const starts = new Uint32Array(picks.length + 1);
-  let next = 0;
-  // added posts were cut in the order they now stand in
-  const rows = new Uint32Array(picks.length);
-  for (let p = 0; p < picks.length; p++) {
-    const { tokenStarts } = picks[p]! >= 0 ? old : added;
-    const row = picks[p]! >= 0 ? picks[p]! : next++;
-    rows[p] = row;
-    starts[p + 1] = starts[p]! + tokenStarts[row + 1]! - tokenStarts[row]!;
-  }
-  const tokens = new Uint32Array(starts[picks.length]!);
-  for (let p = 0; p < picks.length; p++) {
-    const row = rows[p]!;
-    if (picks[p]! >= 0) {
-      let at = old.tokenStarts[row]!;
-      for (let i = starts[p]!; i < starts[p + 1]!; i++) tokens[i] = old.tokens[at++]!;
-    } else {
-      let at = added.tokenStarts[row]!;
-      for (let i = starts[p]!; i < starts[p + 1]!; i++) {
-        const word = added.tokens[at++]!;
-        tokens[i] = word === fieldEnd ? word : numberOf[word]!;
-      }
-    }
-  }
-  return indexTokens(words, starts, tokens, old.fieldWeights);
+  return { fields, text: mergeTexts(old, added, rows) };
 }

@@ -225,9 +225,9 @@ export class PostIndex implements Vocabulary {
   /** A column as it was made before; asked for several times an answer, so no name is put together. */
   #ordered(zone: string, key: string, orElse: string | undefined, make: () => SortedColumn): SortedColumn {
     let byKey = this.#sortedColumns.get(zone);
-    if (!byKey) this.#sortedColumns.set(zone, (byKey = new Map()));
+    if (!byKey) this.#sortedColumns.set(zone, (byKey = new Map<string, Map<string | undefined, SortedColumn>>()));
     let byOther = byKey.get(key);
-    if (!byOther) byKey.set(key, (byOther = new Map()));
+    if (!byOther) byKey.set(key, (byOther = new Map<string | undefined, SortedColumn>()));
     let column = byOther.get(orElse);
     if (!column) byOther.set(orElse, (column = make()));
     return column;
@@ -263,7 +263,10 @@ export class PostIndex implements Vocabulary {
       const values = this.store.values.get(key);
       const terms = this.termList(key)?.terms ?? [];
       const levels = terms.some((term) => term.parent !== null) ? levelsMeant : 1;
+      // its posts in the order of its values, where it has an order; a list of each term, where it has terms
       entries += (values?.form === 'terms' ? values.numbers.length : this.size) * levels + terms.length + 64;
+      // and the numbers of each post, two to a word
+      entries += this.size >>> 1;
     }
     return entries * 4;
   }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Arena } from '../kernel/arena.js';
 import { bitsOf, listBits } from './bits.js';
 import { PostSet } from './post-set.js';
 
@@ -43,4 +44,26 @@ test('the posts in any of some sets, few or many, are each there once', () => {
   );
   const few = [[3, 70], [3], []].map((list) => PostSet.ofList(size, Uint32Array.from(list)));
   expect([...PostSet.union(size, few).list]).toEqual([3, 70]);
+});
+
+test('what is joined in an arena is the same, and outlives it once it is settled', () => {
+  const many = 3000;
+  const sets = fc.array(fc.uniqueArray(fc.nat({ max: many - 1 }), { maxLength: 600 }), { minLength: 2, maxLength: 4 });
+  fc.assert(
+    fc.property(sets, (lists) => {
+      const arena = new Arena(many, 0);
+      const [first, ...others] = lists.map((list) => PostSet.ofUnsorted(many, Uint32Array.from(list)));
+      const plain = others.reduce((all, other) => all.and(other), first!);
+      const either = PostSet.union(many, [first!, ...others]);
+      const kept = arena.during(() => {
+        const inArena = lists.map((list) => PostSet.ofUnsorted(many, Uint32Array.from(list), arena));
+        const all = inArena.slice(1).reduce((a, b) => a.and(b, arena), inArena[0]!);
+        return [all.settled(arena), PostSet.union(many, inArena, arena).settled(arena)];
+      });
+      arena.during(() => arena.take(1000)!.fill(-1));
+      expect(kept.map((one) => [one.count, ...one.list])).toEqual(
+        [plain, either].map((one) => [one.count, ...one.list]),
+      );
+    }),
+  );
 });

@@ -91,6 +91,44 @@ test('posts are listed, and counted by the numbers they have, as the plain loops
   );
 });
 
+test('lists are kept in a set, put into one, and counted up to some posts, as the plain loops do', () => {
+  const ends = fc.uniqueArray(fc.nat({ max: size }), { maxLength: 12 }).map((all) => all.sort((x, y) => x - y));
+  fc.assert(
+    fc.property(set, set, ends, (a, b, upTo) => {
+      const arena = new Arena(size, 0);
+      const list = listBits(b);
+      arena.during(() => {
+        expect([...arena.keepIn(list, a)!]).toEqual([...listBits(andBits(a, b))]);
+        const both = arena.copy(a)!;
+        expect(arena.mark(both, list)).toBe(true);
+        const either = a.slice();
+        orInto(either, b);
+        expect(both).toEqual(either);
+        expect(arena.count(both)).toBe(countBits(either));
+        const before = upTo.map((end) => listBits(a).filter((post) => post < end).length);
+        expect([...arena.before(a, Uint32Array.from(upTo))!]).toEqual(before);
+      });
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test('the counts that are not 0 are found, and what lies after them is not taken for one', () => {
+  fc.assert(
+    fc.property(fc.array(fc.nat({ max: 2 }), { maxLength: 70 }), (numbers) => {
+      const arena = new Arena(size, 0);
+      arena.during(() => arena.take(200)!.fill(9));
+      arena.during(() => {
+        const counts = Arena.zeros(arena, numbers.length);
+        counts.set(numbers);
+        const expected = [...numbers.keys()].filter((i) => numbers[i]! > 0);
+        expect([...arena.found(counts)!].filter((place) => place < numbers.length)).toEqual(expected);
+        expect(arena.found(new Uint32Array(3))).toBeNull();
+      });
+    }),
+  );
+});
+
 const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, n) => sum + n, 0);
 
 test('a popcount of full sets does not run over', () => {

@@ -90,8 +90,12 @@ export function indexTokens(
   for (let w = 0; w < words.length; w++) if (used[w]) order.push(w);
   order.sort((a, b) => byCodeUnits(words[a]!, words[b]!));
   const place = new Uint32Array(words.length);
-  order.forEach((w, i) => (place[w] = i));
-  for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
+  let isSorted = true;
+  order.forEach((w, i) => {
+    place[w] = i;
+    isSorted &&= w === i;
+  });
+  if (!isSorted) for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
   return indexSortedTokens(
     order.map((w) => words[w]!),
     tokenStarts,
@@ -133,7 +137,8 @@ function lengthsOf(tokenStarts: Uint32Array, tokens: Uint32Array, fieldWeights: 
   return lengths;
 }
 
-function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLength'> {
+/** What is told of an index by the lengths of its posts. */
+export function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLength'> {
   let sum = 0;
   for (const length of lengths) sum += length;
   return { size: lengths.length, meanLength: sum / Math.max(1, lengths.length) };

@@ -1,4 +1,4 @@
-import { fresh, type Picks } from './picks.js';
+import { copyNumbers, endOfRun, fresh, pickStarts, type Picks } from './picks.js';
 
 // part of every browser and of Node; no library of the language's own standard declares it
 declare const TextDecoder: new (
@@ -36,35 +36,17 @@ function plainAt(bytes: Uint8Array, start: number, end: number): string | null {
   return String.fromCharCode.apply(null, letters);
 }
 
-/** Texts picked from two others. Those that stand in a row are copied in one go. */
+/** Texts picked from two others. */
 export function pickTexts(old: Texts, added: Texts, picks: Picks): Texts {
-  const starts = new Uint32Array(picks.length + 1);
-  for (let p = 0; p < picks.length; p++) {
-    const pick = picks[p]!;
-    const length = pick >= 0 ? old.starts[pick + 1]! - old.starts[pick]! : lengthOf(added, fresh(pick));
-    starts[p + 1] = starts[p]! + length;
-  }
+  const starts = pickStarts(old.starts, added.starts, picks);
   const bytes = new Uint8Array(starts[picks.length]!);
   for (let p = 0; p < picks.length;) {
     const pick = picks[p]!;
-    let end = p + 1;
-    if (pick >= 0) while (end < picks.length && picks[end] === pick + end - p) end++;
+    const end = endOfRun(picks, p);
     const from = pick >= 0 ? old : added;
     const at = pick >= 0 ? pick : fresh(pick);
-    copyRun(from.bytes, from.starts[at]!, from.starts[at + end - p]!, bytes, starts[p]!);
+    copyNumbers(from.bytes, from.starts[at]!, from.starts[at + end - p]!, bytes, starts[p]!);
     p = end;
   }
   return { starts, bytes };
-}
-
-/** Few bytes are copied sooner than they are asked to be. */
-const fewBytes = 96;
-
-function copyRun(from: Uint8Array, start: number, end: number, to: Uint8Array, at: number): void {
-  if (end - start > fewBytes) to.set(from.subarray(start, end), at);
-  else for (let i = start; i < end; i++) to[at++] = from[i]!;
-}
-
-function lengthOf({ starts }: Texts, i: number): number {
-  return starts[i + 1]! - starts[i]!;
 }

@@ -1,6 +1,6 @@
 import { dayText } from '../dates/calendar.js';
 import type { Value } from '../model/post.js';
-import { fresh, pickNumbers, type Picks } from './picks.js';
+import { copyNumbers, endOfRun, fresh, pickNumbers, pickStarts, type Picks } from './picks.js';
 import { packTexts } from './text-packer.js';
 import { pickTexts, textAt, type Texts } from './texts.js';
 import type { TermList } from './term-list.js';
@@ -121,23 +121,23 @@ export function pickValues(old: Values, added: Values, picks: Picks, terms: numb
 }
 
 function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number): Values {
-  const starts = new Uint32Array(picks.length + 1);
+  const starts = pickStarts(old.starts, added.starts, picks);
   let most = 0;
-  for (let p = 0; p < picks.length; p++) {
-    const pick = picks[p]!;
-    const length =
-      pick >= 0
-        ? old.starts[pick + 1]! - old.starts[pick]!
-        : added.starts[fresh(pick) + 1]! - added.starts[fresh(pick)]!;
-    starts[p + 1] = starts[p]! + length;
-    most = Math.max(most, length);
-  }
+  for (let p = 0; p < picks.length; p++) most = Math.max(most, starts[p + 1]! - starts[p]!);
   const numbers = termNumbers(terms, starts[picks.length]!);
-  for (let p = 0; p < picks.length; p++) {
+  for (let p = 0; p < picks.length;) {
     const pick = picks[p]!;
+    const end = endOfRun(picks, p);
     const from = pick >= 0 ? old : added;
-    let at = from.starts[pick >= 0 ? pick : fresh(pick)]!;
-    for (let i = starts[p]!; i < starts[p + 1]!; i++) numbers[i] = from.numbers[at++]!;
+    const at = pick >= 0 ? pick : fresh(pick);
+    copyNumbers<Uint16Array | Uint32Array>(
+      from.numbers,
+      from.starts[at]!,
+      from.starts[at + end - p]!,
+      numbers,
+      starts[p]!,
+    );
+    p = end;
   }
   return narrowTerms(starts, numbers, most);
 }

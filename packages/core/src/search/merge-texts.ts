@@ -1,0 +1,146 @@
+import { copyNumbers, endOfRun, pickNumbers, pickStarts, type Picks } from '../store/picks.js';
+import { byCodeUnits } from '../text/slug.js';
+import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
+
+/**
+ * The word index after a change, out of the one before and one of the posts that were added: the same as if all posts
+ * were indexed anew. Where the posts that stay keep their order, the posts of each word are those of before under their
+ * new numbers, and the few that are new are put between.
+ * @param picks  where each post comes from; the added ones are picked in the order they are in
+ */
+export function mergeTexts(old: TextIndex, added: TextIndex, picks: Picks): TextIndex {
+  const numbers = newNumbers(old.size, added.size, picks);
+  if (!numbers.isOrderKept) return indexAnew(old, added, picks);
+  const words = mergeWords(old, added, numbers);
+  const { tokenStarts, tokens } = pickTokens(old, added, picks, words);
+  const lengths = pickNumbers(new Float32Array(picks.length), old.lengths, added.lengths, picks);
+  const { vocabulary, starts, posts, weights } = words;
+  return {
+    ...{ vocabulary, starts, posts, weights, tokenStarts, tokens, lengths, fieldWeights: old.fieldWeights },
+    ...means(lengths),
+  };
+}
+
+/** The numbers that old and added posts have now; -1 for one that is gone. */
+interface NewNumbers {
+  ofOld: Int32Array;
+  ofAdded: Int32Array;
+  isOrderKept: boolean;
+}
+
+function newNumbers(old: number, added: number, picks: Picks): NewNumbers {
+  const [ofOld, ofAdded] = [new Int32Array(old).fill(-1), new Int32Array(added).fill(-1)];
+  let [isOrderKept, last] = [true, -1];
+  for (let p = 0; p < picks.length; p++) {
+    const pick = picks[p]!;
+    if (pick < 0) {
+      ofAdded[~pick] = p;
+      continue;
+    }
+    ofOld[pick] = p;
+    if (pick < last) isOrderKept = false;
+    last = pick;
+  }
+  return { ofOld, ofAdded, isOrderKept };
+}
+
+/** Comes after every post. */
+const none = 0x7fffffff;
+
+/** Every word that a post has, its posts, and what number it has that was another's before. */
+interface MergedWords extends Pick<TextIndex, 'vocabulary' | 'starts' | 'posts' | 'weights'> {
+  ofOld: Int32Array;
+  ofAdded: Int32Array;
+}
+
+function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNumbers): MergedWords {
+  const vocabulary: string[] = [];
+  const starts: number[] = [0];
+  const most = old.posts.length + added.posts.length;
+  const [posts, weights] = [new Uint32Array(most), new Float32Array(most)];
+  const words = {
+    ofOld: new Int32Array(old.vocabulary.length).fill(-1),
+    ofAdded: new Int32Array(added.vocabulary.length).fill(-1),
+  };
+  let i = 0;
+  let j = 0;
+  let end = 0;
+  while (i < old.vocabulary.length || j < added.vocabulary.length) {
+    const order = compareWords(old.vocabulary[i], added.vocabulary[j]);
+    const word = order <= 0 ? old.vocabulary[i]! : added.vocabulary[j]!;
+    const start = end;
+    let x = order <= 0 ? old.starts[i]! : 0;
+    const xEnd = order <= 0 ? old.starts[i + 1]! : 0;
+    let y = order >= 0 ? added.starts[j]! : 0;
+    const yEnd = order >= 0 ? added.starts[j + 1]! : 0;
+    while (x < xEnd || y < yEnd) {
+      const a = x < xEnd ? ofOld[old.posts[x]!]! : none;
+      const b = y < yEnd ? ofAdded[added.posts[y]!]! : none;
+      if (a < 0) x++;
+      else if (a < b) {
+        posts[end] = a;
+        weights[end++] = old.weights[x++]!;
+      } else {
+        posts[end] = b;
+        weights[end++] = added.weights[y++]!;
+      }
+    }
+    if (end > start) {
+      if (order <= 0) words.ofOld[i] = vocabulary.length;
+      if (order >= 0) words.ofAdded[j] = vocabulary.length;
+      vocabulary.push(word);
+      starts.push(end);
+    }
+    if (order <= 0) i++;
+    if (order >= 0) j++;
+  }
+  return {
+    ...{ vocabulary, starts: Uint32Array.from(starts), posts: posts.slice(0, end), weights: weights.slice(0, end) },
+    ...words,
+  };
+}
+
+/** Of two words at the heads of two sorted lists, which comes first; a list that is at its end comes last. */
+function compareWords(a: string | undefined, b: string | undefined): number {
+  if (a === undefined || b === undefined) return a === undefined ? 1 : -1;
+  return byCodeUnits(a, b);
+}
+
+/** The words of each post in order, by the numbers words have now. */
+function pickTokens(
+  old: TextIndex,
+  added: TextIndex,
+  picks: Picks,
+  words: { ofOld: Int32Array; ofAdded: Int32Array },
+): Pick<TextIndex, 'tokenStarts' | 'tokens'> {
+  const tokenStarts = pickStarts(old.tokenStarts, added.tokenStarts, picks);
+  const tokens = new Uint32Array(tokenStarts[picks.length]!);
+  const before = renumbered(old.tokens, words.ofOld);
+  const after = renumbered(added.tokens, words.ofAdded);
+  for (let p = 0; p < picks.length;) {
+    const pick = picks[p]!;
+    const end = endOfRun(picks, p);
+    const starts = pick >= 0 ? old.tokenStarts : added.tokenStarts;
+    const row = pick >= 0 ? pick : ~pick;
+    copyNumbers(pick >= 0 ? before : after, starts[row]!, starts[row + end - p]!, tokens, tokenStarts[p]!);
+    p = end;
+  }
+  return { tokenStarts, tokens };
+}
+
+/** Tokens by other numbers; the same ones where no number is another. */
+function renumbered(tokens: Uint32Array, numberOf: Int32Array): Uint32Array {
+  if (numberOf.every((number, word) => number === word)) return tokens;
+  const now = new Uint32Array(tokens.length);
+  for (let i = 0; i < tokens.length; i++) now[i] = tokens[i] === fieldEnd ? fieldEnd : numberOf[tokens[i]!]!;
+  return now;
+}
+
+function indexAnew(old: TextIndex, added: TextIndex, picks: Picks): TextIndex {
+  const known = new Map(old.vocabulary.map((word, w) => [word, w]));
+  const words = [...old.vocabulary];
+  const ofAdded = Int32Array.from(added.vocabulary, (word) => known.get(word) ?? words.push(word) - 1);
+  const ofOld = Int32Array.from(old.vocabulary, (_, w) => w);
+  const { tokenStarts, tokens } = pickTokens(old, added, picks, { ofOld, ofAdded });
+  return indexTokens(words, tokenStarts, tokens, old.fieldWeights);
+}

@@ -1,0 +1,48 @@
+import fc from 'fast-check';
+import { packTexts } from './text-packer.js';
+import { pickTexts, textAt } from './texts.js';
+
+/** Short and long, plain and not, and none. */
+const text = fc.oneof(
+  fc.string({ unit: 'binary-ascii', maxLength: 200 }),
+  fc.string({ unit: 'grapheme', maxLength: 30 }),
+  fc.constant(''),
+);
+
+test('texts come back as they were, also when they are more than was made room for', () => {
+  fc.assert(
+    fc.property(fc.array(text, { maxLength: 60 }), (texts) => {
+      const packed = packTexts(texts.length, (i) => texts[i]);
+      expect(texts.map((_, i) => textAt(packed, i))).toEqual(texts);
+    }),
+  );
+});
+
+test('half a letter becomes the sign for a letter that is lost', () => {
+  expect(
+    textAt(
+      packTexts(1, () => 'a\ud83d'),
+      0,
+    ),
+  ).toBe('a\ufffd');
+});
+
+test('texts are picked from two lists, in rows and one by one', () => {
+  const texts = fc.array(text, { minLength: 1, maxLength: 30 });
+  const at = fc.array(fc.tuple(fc.integer({ min: -30, max: 29 }), fc.nat({ max: 9 })), { maxLength: 12 });
+  fc.assert(
+    fc.property(texts, texts, at, (old, added, runs) => {
+      const picks = runs.flatMap(([start, more]) =>
+        start < 0 ? [~(~start % added.length)] : [...old.keys()].slice(start % old.length, (start % old.length) + more),
+      );
+      const picked = pickTexts(
+        packTexts(old.length, (i) => old[i]),
+        packTexts(added.length, (i) => added[i]),
+        Int32Array.from(picks),
+      );
+      expect(picks.map((_, i) => textAt(picked, i))).toEqual(
+        picks.map((pick) => (pick < 0 ? added[~pick] : old[pick])),
+      );
+    }),
+  );
+});
