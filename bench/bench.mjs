@@ -93,18 +93,22 @@ async function measureEngine(collection, size) {
   const few = on.slice(0, size > 200_000 ? 12 : 60);
   for (let round = 0; round < 3; round++) for (const { query } of queries) answer(index, query);
   const engine = timed(on, ({ query }) => answer(index, query), 5);
+  // what others are asked, the engine is asked too: ratios are of the same questions
+  const same = timed(few, ({ query }) => answer(index, query), 5);
   for (const { query } of searches) answer(index, query);
   const searching = timed(searches, ({ query }) => answer(index, query), 3);
   // after the engine: what is prepared for it is a heap of objects that would be swept while the engine is timed
   const byHand = measureByHand(collection, index, few, size);
-  console.log(`  engine   p50 ${ms(engine.p50)}  p95 ${ms(engine.p95)}`);
+  console.log(
+    `  engine   p50 ${ms(engine.p50)}  p95 ${ms(engine.p95)}, of the questions below ${ms(same.p50)}  ${ms(same.p95)}`,
+  );
   console.log(`  by hand  p50 ${ms(byHand.p50)}  p95 ${ms(byHand.p95)}`);
-  console.log(`  engine against by hand  p50 ${times(byHand.p50, engine.p50)}  p95 ${times(byHand.p95, engine.p95)}`);
+  console.log(`  engine against by hand  p50 ${times(byHand.p50, same.p50)}  p95 ${times(byHand.p95, same.p95)}`);
   console.log(`  search of two words with all counts  p50 ${ms(searching.p50)}  p95 ${ms(searching.p95)}`);
   if (wants('sql')) {
     const { best, scan, lists } = await measureSql(collection, index, few);
     console.log(`  sql      p50 ${ms(best.p50)}  p95 ${ms(best.p95)}  (scan ${ms(scan.p50)}, lists ${ms(lists.p50)})`);
-    console.log(`  engine against sql  p50 ${times(best.p50, engine.p50)}  p95 ${times(best.p95, engine.p95)}`);
+    console.log(`  engine against sql  p50 ${times(best.p50, same.p50)}  p95 ${times(best.p95, same.p95)}`);
   }
 }
 

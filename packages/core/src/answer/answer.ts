@@ -52,7 +52,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     facets: lens.facets.map((facet) => {
       const at = passed.active.indexOf(facet);
       const under = at < 0 || keepsOwn(facet) ? all : others(at);
-      return facetAnswer(index, lens, plan.terms.get(facet), facet, query.selections[facet.key], under);
+      return facetAnswer(index, lens, plan.facets.get(facet)!, facet, query.selections[facet.key], under);
     }),
     notices: said,
     ways: all.set.count === 0 ? waysOut(canonical, passed) : [],

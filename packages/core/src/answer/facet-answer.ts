@@ -15,10 +15,16 @@ import {
   type TermFacet,
 } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
-import { facetLabel } from '../lens/label.js';
 import type { Counted } from './counting.js';
 import { drawOptions, type ShownTerms } from './options.js';
 import { daySteps, histogramOf, numberSteps, rangeColumns } from './range-parts.js';
+
+/** What of a facet does not change from query to query. */
+export interface FacetPlan {
+  label: string;
+  /** Of a term facet or switch. */
+  terms: TermPlan | null;
+}
 
 /** What of a term facet or switch does not change from query to query. */
 export interface TermPlan {
@@ -30,12 +36,12 @@ export interface TermPlan {
 export function facetAnswer(
   index: PostIndex,
   lens: Lens,
-  plan: TermPlan | undefined,
+  plan: FacetPlan,
   facet: Facet,
   selection: Selection | undefined,
   under: Counted,
 ): FacetAnswer {
-  const label = facetLabel(facet, index.fields);
+  const { label } = plan;
   if (isSearch(facet)) {
     const selected = selection?.type === 'search' ? selection.text : null;
     return { key: facet.key, kind: 'search', label, visible: facet.visible, selected };
@@ -45,7 +51,7 @@ export function facetAnswer(
     return { key: facet.key, kind: 'favourites', label, visible: facet.visible, selected };
   }
   if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under);
-  const { column, shown } = plan!;
+  const { column, shown } = plan.terms!;
   const counts = under.terms(column);
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
   return termAnswer(facet, label, selection, column, shown!, counts, under.keepsCounts, index.arena);

@@ -42,7 +42,8 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
   const byLabel = labelPlaces(column.terms, labels);
   const terms = sortTree(column.parents, steadyOrder(facet, column, byLabel));
   const places = placesOf(column, terms, labels, (t) => shown[t] === 1);
-  places.few = Array.from({ length: fewest + 1 }, () => places.zeros.map(() => undefined));
+  const kept = Math.min(fewest, Math.floor(mostKept / Math.max(1, terms.length)));
+  places.few = Array.from({ length: kept + 1 }, () => []);
   return { terms, labels, shown, places, byLabel, drawn: new WeakMap() };
 }
 
@@ -67,8 +68,9 @@ interface Places {
   few: (Option | undefined)[][];
 }
 
-/** Counts up to which options are kept. */
-const fewest = 7;
+/** Counts up to which options are kept, and how many are kept of a facet at most. */
+const fewest = 24;
+const mostKept = 60_000;
 
 /**
  * Lays a query's counts and choices over the shown terms.
@@ -124,7 +126,10 @@ function drawAll({ terms, zeros, few }: Places, counts: Uint32Array, options: Op
 
 function optionWith(zeros: Option[], few: (Option | undefined)[][], place: number, count: number): Option {
   if (count >= few.length) return counted(zeros[place]!, count);
-  return (few[count]![place] ??= counted(zeros[place]!, count));
+  let known = few[count]!;
+  // room for all at once, when the first of a count is wanted: an array that grows here and there is a slow one
+  if (known.length === 0) few[count] = known = new Array<undefined>(zeros.length).fill(undefined);
+  return (known[place] ??= counted(zeros[place]!, count));
 }
 
 const noTerms: ReadonlySet<number> = new Set();

@@ -5,7 +5,8 @@ import { postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Query } from '../model/query.js';
 import { Counted, type KeptCounts, type Scope } from './counting.js';
-import type { TermPlan } from './facet-answer.js';
+import { facetLabel } from '../lens/label.js';
+import type { FacetPlan, TermPlan } from './facet-answer.js';
 import { itemPlan, type ItemPlan } from './items.js';
 import { shownTerms } from './options.js';
 import { passing, slugsOf, textIndexOf } from './passing.js';
@@ -16,6 +17,8 @@ import { scopeOf } from './scope.js';
 export interface Plan {
   scope: Scope;
   items: ItemPlan;
+  facets: Map<Facet, FacetPlan>;
+  /** Of those, the term facets and switches. */
   terms: Map<Facet, TermPlan>;
   /**
    * Counts under one common term alone, by field and term: most questions with one or two facets on ask for these, and
@@ -36,14 +39,20 @@ export function planOf(index: PostIndex, lens: Lens): Plan {
 
 function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
+  const facets: Plan['facets'] = new Map();
   const terms: Plan['terms'] = new Map();
   for (const facet of lens.facets) {
-    if (isSearch(facet) || isRange(facet) || isFavourites(facet)) continue;
-    const column = index.column(facet.field);
-    const shown = isTerms(facet) ? shownTerms(facet, column) : null;
-    terms.set(facet, { column, shown });
+    const ofTerms = termPlan(index, facet);
+    facets.set(facet, { label: facetLabel(facet, index.fields), terms: ofTerms });
+    if (ofTerms) terms.set(facet, ofTerms);
   }
-  return { scope, items: itemPlan(index, lens), terms, common: new Map() };
+  return { scope, items: itemPlan(index, lens), facets, terms, common: new Map() };
+}
+
+function termPlan(index: PostIndex, facet: Facet): TermPlan | null {
+  if (isSearch(facet) || isRange(facet) || isFavourites(facet)) return null;
+  const column = index.column(facet.field);
+  return { column, shown: isTerms(facet) ? shownTerms(facet, column) : null };
 }
 
 const scopes = new WeakMap<PostIndex, WeakMap<Lens['scope'], Scope>>();

@@ -39,9 +39,22 @@ function writeDay(day: number): string {
   return `${pad(year, 4)}-${pad(month, 2)}-${pad(date, 2)}`;
 }
 
+/**
+ * The year, month (from 1) and date of a day number. After Hinnant's "chrono-compatible low-level date algorithms":
+ * years are counted from March, so that a leap day is the last of its year, in eras of 400 years, which are all alike.
+ */
 export function partsOf(day: number): { year: number; month: number; date: number } {
-  const moment = new Date(day * msPerDay);
-  return { year: moment.getUTCFullYear(), month: moment.getUTCMonth() + 1, date: moment.getUTCDate() };
+  const fromMarch = day + 719_468;
+  const era = Math.floor(fromMarch / 146_097);
+  const dayOfEra = fromMarch - era * 146_097;
+  const yearOfEra = Math.floor(
+    (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36_524) - Math.floor(dayOfEra / 146_096)) / 365,
+  );
+  const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
+  const monthFromMarch = Math.floor((5 * dayOfYear + 2) / 153);
+  const date = dayOfYear - Math.floor((153 * monthFromMarch + 2) / 5) + 1;
+  const month = monthFromMarch < 10 ? monthFromMarch + 3 : monthFromMarch - 9;
+  return { year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0), month, date };
 }
 
 /** Days in a month. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { daySteps, numberSteps } from '../answer/range-parts.js';
-import { dayNumber, dayText, monthsBefore } from './calendar.js';
+import { dayNumber, dayText, monthsBefore, partsOf } from './calendar.js';
 import { isReversed, readInterval } from './interval.js';
 import { zoneDays } from './zone.js';
 
@@ -34,6 +34,20 @@ test.each(['', '..', '../..', 'soon', '2026-02-30', '2026-13', '26', '2026/2027/
 
 test('ends the wrong way round are told', () => {
   expect(['2026/2025', '2025/2026', '2026/..', '2026'].map(isReversed)).toEqual([true, false, false, false]);
+});
+
+test('the parts of a day are those of the calendar', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -800_000, max: 3_000_000 }), (day) => {
+      const moment = new Date(day * 86_400_000);
+      expect(partsOf(day)).toEqual({
+        year: moment.getUTCFullYear(),
+        month: moment.getUTCMonth() + 1,
+        date: moment.getUTCDate(),
+      });
+    }),
+    { numRuns: 2000 },
+  );
 });
 
 test('day numbers and days are each other’s inverse', () => {
