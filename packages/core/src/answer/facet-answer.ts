@@ -1,7 +1,7 @@
 import { dayText } from '../dates/calendar.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Arena } from '../kernel/arena.js';
-import type { TermColumn } from '../index/term-column.js';
+import { numbersOfSlugs, type TermColumn } from '../index/term-column.js';
 import type { FacetAnswer, Option } from '../model/answer.js';
 import {
   isFavourites,
@@ -70,7 +70,7 @@ function termAnswer(
   arena: Arena | null,
 ): FacetAnswer {
   const selected = selection?.type === 'terms' ? selection.terms : selection?.type === 'term' ? [selection.term] : [];
-  const chosen = selected.length === 0 ? noTerms : new Set(selected.flatMap((slug) => column.numbers.get(slug) ?? []));
+  const chosen = selected.length === 0 ? noTerms : new Set(numbersOfSlugs(column, selected));
   const options = drawOptions(facet, column, shown, counts, chosen, keep, arena);
   const { key, kind, visible } = facet;
   return { key, kind, label, visible, selected, options };

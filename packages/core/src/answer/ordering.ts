@@ -39,7 +39,7 @@ export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, s
   };
   switch (ordering.by) {
     case 'newest':
-      return [...firstPosts(matched, start, size)];
+      return firstPosts(matched, start, size);
     case 'field': {
       const { bits } = matched;
       for (const post of index.order(ordering.field, ordering.order)) if (hasBit(bits, post) && !take(post)) break;
@@ -65,9 +65,13 @@ export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, s
 }
 
 /** The posts from the `start`th on, `size` of them. Of many, only so many are looked for as are asked for. */
-function firstPosts(matched: PostSet, start: number, size: number): ArrayLike<number> & Iterable<number> {
-  if (matched.isListed) return matched.list.subarray(start, start + size);
+function firstPosts(matched: PostSet, start: number, size: number): number[] {
   const page: number[] = [];
+  if (matched.isListed) {
+    const { list } = matched;
+    for (let i = start; i < list.length && page.length < size; i++) page.push(list[i]!);
+    return page;
+  }
   let seen = 0;
   eachBit(matched.bits, (post) => {
     if (seen++ >= start) page.push(post);

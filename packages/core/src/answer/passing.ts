@@ -3,7 +3,7 @@ import type { PostIndex } from '../index/post-index.js';
 import type { Arena } from '../kernel/arena.js';
 import { PostSet } from '../index/post-set.js';
 import { postsWithin } from '../index/sorted-column.js';
-import { postsUnder } from '../index/term-column.js';
+import { numbersOfSlugs, postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, type Facet, type Lens, type SearchFacet } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import type { Selection } from '../model/query.js';
@@ -32,7 +32,7 @@ export function passing(
     return postsWithin(start, end, from, to, arena);
   }
   const column = index.column(facet.field);
-  const terms = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
+  const terms = numbersOfSlugs(column, slugsOf(selection));
   if (selection.type !== 'terms' || !('match' in facet) || facet.match === 'any')
     return postsUnder(column, terms, arena);
   // a term that is not there at all leaves an "all" with nothing

@@ -216,6 +216,16 @@ export function postsUnder(column: TermColumn, terms: readonly number[], arena: 
   );
 }
 
+/** The numbers of the terms that some slugs name, present or old; a slug that names none is left out. */
+export function numbersOfSlugs({ numbers }: TermList, slugs: readonly string[]): number[] {
+  const found: number[] = [];
+  for (const slug of slugs) {
+    const number = numbers.get(slug);
+    if (number !== undefined) found.push(number);
+  }
+  return found;
+}
+
 /** The term numbers a post stands under. */
 export function termsOfPost({ rows }: TermColumn, post: number): number[] {
   if (rows.form === 'many') return Array.from(rows.values.subarray(rows.starts[post], rows.starts[post + 1]));
