@@ -125,7 +125,7 @@ function drawAll({ terms, zeros, few }: Places, counts: Uint32Array, options: Op
 }
 
 function optionWith(zeros: Option[], few: (Option | undefined)[][], place: number, count: number): Option {
-  if (count >= few.length) return counted(zeros[place]!, count);
+  if (count >= few.length) return passingOption(zeros[place]!, count);
   let known = few[count]!;
   // room for all at once, when the first of a count is wanted: an array that grows here and there is a slow one
   if (known.length === 0) few[count] = known = new Array<undefined>(zeros.length).fill(undefined);
@@ -144,6 +144,14 @@ function aboveOf({ parents }: TermColumn, terms: ReadonlySet<number>): ReadonlyS
 
 function counted({ value, label, parent, depth }: Option, count: number): Option {
   return plainOption(value, label, count, parent, depth);
+}
+
+/**
+ * The same for an answer that is soon forgotten. Written out a second time, since the engine learns by the place where
+ * objects are made whether they stay, and puts those that do where making and forgetting them is dear.
+ */
+function passingOption({ value, label, parent, depth }: Option, count: number): Option {
+  return { value, label, count, selected: false, partly: false, parent, depth };
 }
 
 function plainOption(value: string, label: string, count: number, parent: string | null, depth: number): Option {
