@@ -114,7 +114,7 @@ function pickTokens(
   words: { ofOld: Int32Array; ofAdded: Int32Array },
 ): Pick<TextIndex, 'tokenStarts' | 'tokens'> {
   const tokenStarts = pickStarts(old.tokenStarts, added.tokenStarts, picks);
-  const tokens = new Uint32Array(tokenStarts[picks.length]!);
+  const tokens = new Int32Array(tokenStarts[picks.length]!);
   const before = renumbered(old.tokens, words.ofOld);
   const after = renumbered(added.tokens, words.ofAdded);
   for (let p = 0; p < picks.length;) {
@@ -129,9 +129,9 @@ function pickTokens(
 }
 
 /** Tokens by other numbers; the same ones where no number is another. */
-function renumbered(tokens: Uint32Array, numberOf: Int32Array): Uint32Array {
+function renumbered(tokens: Int32Array, numberOf: Int32Array): Int32Array {
   if (numberOf.every((number, word) => number === word)) return tokens;
-  const now = new Uint32Array(tokens.length);
+  const now = new Int32Array(tokens.length);
   for (let i = 0; i < tokens.length; i++) now[i] = tokens[i] === fieldEnd ? fieldEnd : numberOf[tokens[i]!]!;
   return now;
 }

@@ -11,7 +11,7 @@ export interface SearchField {
 }
 
 /** Marks the end of a field in a post's words, so that no phrase runs from one into the next. */
-export const fieldEnd = 0xffffffff;
+export const fieldEnd = -1;
 
 /**
  * An inverted index over the words of some fields, in typed arrays.
@@ -27,7 +27,7 @@ export interface TextIndex {
   weights: Float32Array;
   /** The words of post `p` in order, fields parted by `fieldEnd`: `tokens[tokenStarts[p] … tokenStarts[p + 1])`. */
   tokenStarts: Uint32Array;
-  tokens: Uint32Array;
+  tokens: Int32Array;
   /** How long each post is: its words, each counting as much as its field weighs. */
   lengths: Float32Array;
   meanLength: number;
@@ -40,7 +40,7 @@ export function buildTextIndex(size: number, fields: readonly SearchField[]): Te
   const known = new Map<string, number>();
   const words: string[] = [];
   const tokenStarts = new Uint32Array(size + 1);
-  let tokens = new Uint32Array(size * 8 + 64);
+  let tokens = new Int32Array(size * 8 + 64);
   let end = 0;
   for (let p = 0; p < size; p++) {
     for (const field of fields) {
@@ -67,8 +67,8 @@ export function buildTextIndex(size: number, fields: readonly SearchField[]): Te
   );
 }
 
-function longer(numbers: Uint32Array, size: number): Uint32Array<ArrayBuffer> {
-  const more = new Uint32Array(size);
+function longer(numbers: Int32Array, size: number): Int32Array<ArrayBuffer> {
+  const more = new Int32Array(size);
   more.set(numbers);
   return more;
 }
@@ -81,7 +81,7 @@ function longer(numbers: Uint32Array, size: number): Uint32Array<ArrayBuffer> {
 export function indexTokens(
   words: readonly string[],
   tokenStarts: Uint32Array,
-  tokens: Uint32Array,
+  tokens: Int32Array,
   fieldWeights: readonly number[],
 ): TextIndex {
   const used = new Uint8Array(words.length);
@@ -108,7 +108,7 @@ export function indexTokens(
 export function indexSortedTokens(
   vocabulary: readonly string[],
   tokenStarts: Uint32Array,
-  tokens: Uint32Array,
+  tokens: Int32Array,
   fieldWeights: readonly number[],
 ): TextIndex {
   const lengths = lengthsOf(tokenStarts, tokens, fieldWeights);
@@ -123,7 +123,7 @@ export function indexSortedTokens(
   };
 }
 
-function lengthsOf(tokenStarts: Uint32Array, tokens: Uint32Array, fieldWeights: readonly number[]): Float32Array {
+function lengthsOf(tokenStarts: Uint32Array, tokens: Int32Array, fieldWeights: readonly number[]): Float32Array {
   const lengths = new Float32Array(tokenStarts.length - 1);
   for (let p = 0; p < lengths.length; p++) {
     let field = 0;
@@ -144,7 +144,7 @@ export function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLeng
   return { size: lengths.length, meanLength: sum / Math.max(1, lengths.length) };
 }
 
-function postingsOf(words: number, tokenStarts: Uint32Array, tokens: Uint32Array, fieldWeights: readonly number[]) {
+function postingsOf(words: number, tokenStarts: Uint32Array, tokens: Int32Array, fieldWeights: readonly number[]) {
   const starts = new Uint32Array(words + 1);
   const lastPost = new Int32Array(words).fill(-1);
   const size = tokenStarts.length - 1;

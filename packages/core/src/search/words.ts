@@ -28,7 +28,8 @@ const segmenter: Segmenter | null =
 export function wordsOf(text: string): Word[] {
   const words: Word[] = [];
   if (isAscii(text)) {
-    addPlain(words, text.toLowerCase());
+    const lower = text.toLowerCase();
+    plainRuns(lower, (start, end) => words.push({ word: lower.slice(start, end), start, end }));
     return words;
   }
   for (const match of text.matchAll(run)) {
@@ -45,17 +46,18 @@ export function foldedWords(text: string): readonly string[] {
   return text.toLowerCase().match(plainRun) ?? [];
 }
 
-function isAscii(text: string): boolean {
+/** Whether a text is of plain ASCII. */
+export function isAscii(text: string): boolean {
   for (let i = 0; i < text.length; i++) if (text.charCodeAt(i) > 0x7f) return false;
   return true;
 }
 
-/** The runs of a lower-case text of plain letters. */
-function addPlain(words: Word[], text: string): void {
+/** Calls `visit` with where each run of a lower-case text of plain letters starts and ends. */
+export function plainRuns(text: string, visit: (start: number, end: number) => void): void {
   for (let start = 0; start < text.length;) {
     let end = start;
     while (end < text.length && isPlain(text.charCodeAt(end))) end++;
-    if (end > start) words.push({ word: text.slice(start, end), start, end });
+    if (end > start) visit(start, end);
     start = end + 1;
   }
 }

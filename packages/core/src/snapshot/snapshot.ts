@@ -112,7 +112,10 @@ function putWords(arrays: NumberArray[], { vocabulary, tokenStarts, tokens }: Te
     packTexts(vocabulary.length, (w) => vocabulary[w]),
   );
   const isShort = vocabulary.length < shortFieldEnd;
-  arrays.push(tokenStarts, isShort ? Uint16Array.from(tokens) : tokens);
+  arrays.push(
+    tokenStarts,
+    isShort ? Uint16Array.from(tokens) : new Uint32Array(tokens.buffer, tokens.byteOffset, tokens.length),
+  );
 }
 
 function takeWords(from: Taker, fields: KeptText['fields']): TextIndex {
@@ -123,13 +126,13 @@ function takeWords(from: Taker, fields: KeptText['fields']): TextIndex {
   return indexSortedTokens(
     vocabulary,
     tokenStarts,
-    tokens instanceof Uint32Array ? tokens : widened(tokens),
+    tokens instanceof Uint32Array ? new Int32Array(tokens.buffer, tokens.byteOffset, tokens.length) : widened(tokens),
     fields.map(({ weight }) => weight),
   );
 }
 
-function widened(tokens: Uint16Array): Uint32Array {
-  const wide = new Uint32Array(tokens.length);
+function widened(tokens: Uint16Array): Int32Array {
+  const wide = new Int32Array(tokens.length);
   for (let i = 0; i < tokens.length; i++) wide[i] = tokens[i] === shortFieldEnd ? fieldEnd : tokens[i]!;
   return wide;
 }
