@@ -117,8 +117,9 @@ export const sheet = `@layer ivy {
 :where(.ivy-more,.ivy-clear){padding:4px 0;border:0;background:none;text-decoration:underline;text-underline-offset:3px;cursor:pointer;color:var(--ivy-ink-2)}
 :where(.ivy-buttons){display:flex;flex-wrap:wrap;gap:8px}
 :where(.ivy-button){min-height:34px;padding:0 14px;border:1px solid var(--ivy-line);border-radius:20px;background:none;cursor:pointer}
-:where(.ivy-button[aria-pressed=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
-:where(.ivy-frame .ivy-button[aria-pressed=true],.ivy-frame .ivy-button[aria-pressed=true] .ivy-count){color:var(--ivy-on-accent)}
+:where(a.ivy-button){display:inline-flex;align-items:center;color:inherit;text-decoration:none}
+:where(.ivy-button[aria-pressed=true],.ivy-button[aria-current=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
+:where(.ivy-frame .ivy-button[aria-pressed=true],.ivy-frame .ivy-button[aria-current=true],.ivy-frame .ivy-button[aria-pressed=true] .ivy-count){color:var(--ivy-on-accent)}
 :where(.ivy-select,.ivy-sort select){width:100%;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
 :where(.ivy-input){width:100%;min-width:0;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
 :where(.ivy-search){position:relative}

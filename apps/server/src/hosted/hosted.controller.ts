@@ -1,43 +1,58 @@
-import { readAddress } from '@ivy/core';
-import { Controller, Get, Param, Req, Res } from '@nestjs/common';
+import { maxAddress, readAddress } from '@ivy/core';
+import { Controller, Get, Param, Req, Res, UseFilters } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { queryOf } from '../lenses/results.controller.js';
-import { ResultsService } from '../lenses/results.service.js';
+import { createHash } from 'node:crypto';
+import { isFresh, queryOf } from '../lenses/results.controller.js';
+import { ResultsService, type Ready } from '../lenses/results.service.js';
+import { PageFilter } from './page.filter.js';
 import { plainDocument } from './plain-page.js';
+import { joinEnds } from './plain-ranges.js';
 
 /** The hosted page of a lens: whole without scripts, and taken over by the page script where there are some. */
 @ApiExcludeController()
 @Controller('l')
+@UseFilters(PageFilter)
 export class HostedController {
   constructor(private readonly service: ResultsService) {}
 
   @Get(':slug')
   async page(@Param('slug') slug: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
-    send(reply, await this.#draw(slug, 'release', request));
+    await this.#send(slug, 'release', request, reply);
   }
 
   /** The draft as it is without scripts, for whoever works on it. */
   @Get(':slug/draft')
   async draft(@Param('slug') slug: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
     void reply.header('content-security-policy', "script-src 'none'");
-    send(reply, await this.#draw(slug, 'draft', request));
+    await this.#send(slug, 'draft', request, reply);
   }
 
-  async #draw(slug: string, which: 'release' | 'draft', request: FastifyRequest): Promise<string> {
+  async #send(slug: string, which: 'release' | 'draft', request: FastifyRequest, reply: FastifyReply): Promise<void> {
     const ready = await this.service.ready(slug, which);
+    const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
     const address = queryOf(request);
+    const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index);
+    if (joined !== null) {
+      void reply.redirect(joined === '' ? path : `${path}?${joined}`, 303);
+      return;
+    }
+    const page = this.#draw(ready, slug, which, path, address);
+    void reply.header('content-type', 'text/html; charset=utf-8');
+    void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);
+  }
+
+  #draw(ready: Ready, slug: string, which: 'release' | 'draft', path: string, address: string): string {
     const { settings, answer } = this.service.listing(ready, address);
     const { kept, posts } = ready;
     const { query, foreign } = readAddress(address, kept.lens, posts.index);
-    const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
     const plain = { settings, answer, query, foreign, path, resolve: resolver(kept.site) };
     return plainDocument(plain, { slug, name: kept.name, scripts: which === 'release' });
   }
 }
 
-function send(reply: FastifyReply, page: string): void {
-  void reply.header('content-type', 'text/html; charset=utf-8').header('cache-control', 'no-cache').send(page);
+function tagOf(page: string): string {
+  return `"${createHash('sha256').update(page).digest('base64url').slice(0, 22)}"`;
 }
 
 /** Links of posts are relative to the site they came from. Only web addresses are followed. */

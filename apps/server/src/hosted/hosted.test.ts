@@ -25,7 +25,16 @@ beforeAll(async () => {
         { key: 'habitat', kind: 'checkboxes', field: 'habitat', aliases: ['zone'] },
         { key: 'place', kind: 'dropdown', field: 'place', single: true },
         { key: 'open', kind: 'switch', field: 'open', start: 'yes' },
-        { key: 'minutes', kind: 'number-range', field: 'minutes' },
+        {
+          key: 'published',
+          kind: 'date-range',
+          field: 'published',
+          presets: [
+            { label: 'Early', range: '../2026-01-13' },
+            { label: 'That year', range: '2026' },
+          ],
+        },
+        { key: 'minutes', kind: 'number-range', field: 'minutes', unit: 'min' },
         { key: 'fixed', kind: 'radios', field: 'place', visible: false },
       ],
       sort: {
@@ -97,6 +106,46 @@ test('a switch that starts as yes is on at first, can be left open, and clearing
   expect(links((await page('/l/notes?open=either')).text, 'ivy-clear')).toEqual(['/l/notes']);
 });
 
+test('a range is two boxes, whose form leads to the address all others have, and ready ranges are links', async () => {
+  const sent =
+    '/l/notes?from=letter&q=&minutes.from=1&minutes.to=3&published.from=&published.to=2026-01-15&open=either';
+  const { status, headers } = await server.ask('GET', sent);
+  const address = 'open=either&published=../2026-01-15&minutes=1/3';
+  expect([status, headers.get('location')]).toEqual([303, `/l/notes?from=letter&${address}`]);
+  const { text } = await page(`/l/notes?${address}`);
+  const asked = await server.ask('GET', `/api/v1/lenses/notes/results?${address}`);
+  expect(matchedOn(text)).toBe((asked.body as { matched: number }).matched);
+  const box = (name: string) => new RegExp(`name="${name}"\\s+value="([^"]*)"`).exec(text)?.[1];
+  expect(['minutes.from', 'minutes.to', 'published.from', 'published.to'].map(box)).toEqual([
+    '1',
+    '3',
+    '',
+    '2026-01-15',
+  ]);
+  const [early, year] = links(text, 'ivy-button');
+  expect(year).toBe('/l/notes?open=either&minutes=1/3&published=2026');
+  for (const [link, words] of [
+    [early!, 'Early'],
+    [year!, 'That year'],
+  ] as const) {
+    const pressed = (await page(link)).text;
+    expect(/aria-current="true"\s*>\s*([^<]*)/.exec(pressed)![1]).toBe(words);
+    // pressed again it is taken back
+    expect(links(pressed, 'ivy-button')).toContain('/l/notes?open=either&minutes=1/3');
+  }
+  // both boxes empty: the range is not chosen
+  expect((await server.ask('GET', '/l/notes?minutes.from=&minutes.to=')).headers.get('location')).toBe('/l/notes');
+});
+
+test('a page that did not change is not sent again', async () => {
+  const { headers } = await page('/l/notes?habitat=mudflat');
+  const etag = headers.get('etag')!;
+  const again = await server.ask('GET', '/l/notes?habitat=mudflat', undefined, { 'if-none-match': etag });
+  expect([again.status, again.body]).toEqual([304, '']);
+  const other = await server.ask('GET', '/l/notes?habitat=reedbed', undefined, { 'if-none-match': etag });
+  expect(other.status).toBe(200);
+});
+
 test('nothing found says so, with ways out as links', async () => {
   const { text } = await page('/l/notes?q=note&habitat=lagoon&minutes=99&open=either');
   expect(text).toContain('ivy-empty');
@@ -130,6 +179,9 @@ test('the draft has a page of its own, without any script; what is not there or 
   expect(text).toContain('action="/l/notes/draft"');
   expect(headers.get('content-security-policy')).toBe("script-src 'none'");
   expect((await page('/l/notes')).text).toContain('<fieldset');
-  expect((await page('/l/nowhere')).status).toBe(404);
-  expect((await page(`/l/notes?q=${'a'.repeat(9000)}`)).status).toBe(414);
+  const nowhere = await page('/l/nowhere');
+  expect([nowhere.status, nowhere.headers.get('content-type')]).toEqual([404, 'text/html; charset=utf-8']);
+  expect(nowhere.text).toContain('There is no listing here');
+  const long = await page(`/l/notes?q=${'a'.repeat(9000)}`);
+  expect([long.status, long.text.includes('too long')]).toEqual([414, true]);
 });

@@ -2,6 +2,7 @@ import type { FacetAnswer, FacetSettings, Option, Selection, SwitchFacetAnswer, 
 import { html, type Markup } from './markup.js';
 import { switchWord } from './plain-chips.js';
 import { figure, type Plain } from './plain-page.js';
+import { drawRange } from './plain-ranges.js';
 
 /** The facets as parts of a form. What visitors can't see is sent along as it is. */
 export function drawFacets(plain: Plain): Markup[] {
@@ -49,7 +50,7 @@ function drawControl(plain: Plain, facet: FacetAnswer, own: FacetSettings, name:
       return html`<input class="ivy-input" type="search" name="${name}" value="${chosen}" aria-label="${own.label}" />`;
     case 'date-range':
     case 'number-range':
-      return drawRange(plain, own, name, chosen);
+      return drawRange(plain, facet, own, name, chosen);
     case 'switch':
       return drawSwitch(plain, facet, own, name);
     case 'dropdown':
@@ -67,24 +68,6 @@ function drawControl(plain: Plain, facet: FacetAnswer, own: FacetSettings, name:
 function valueOf({ query }: Plain, key: string): string {
   const selection = query.selections[key];
   return selection ? valuesOf(selection).join(',') : '';
-}
-
-/** An interval as addresses have it is one text, so one box takes it; ready ranges are a list to pick from. */
-function drawRange({ settings }: Plain, own: FacetSettings, name: string, chosen: string): Markup {
-  const ready = own.presets ?? [];
-  const isDays = own.kind === 'date-range';
-  const list = `ivy-${own.key}-ready`;
-  const example = isDays ? '2026-03/2026-05' : '5/20';
-  return html`<input
-      class="ivy-input"
-      name="${name}"
-      value="${chosen}"
-      placeholder="${example}"
-      autocomplete="off"
-      aria-label="${own.label}: ${settings.texts.from}/${settings.texts.to}"
-      ${ready.length > 0 && html` list="${list}"`}
-    />
-    ${ready.length > 0 && html`<datalist id="${list}">${ready.map(({ label, range }) => html`<option value="${range}">${label}</option>`)}</datalist>`}`;
 }
 
 function drawSwitch(plain: Plain, facet: SwitchFacetAnswer, own: FacetSettings, name: string): Markup {

@@ -144,6 +144,35 @@ function drawPager(plain: Plain): Markup | false {
   </nav>`;
 }
 
+/** How a page of ours looks around its listing. */
+export const pageStyle = html`<style>
+  @font-face {
+    font-family: 'Source Sans 3';
+    src: url(/preview-font.woff2) format('woff2');
+    font-weight: 200 900;
+  }
+  body {
+    margin: 0 auto;
+    max-width: 1240px;
+    padding: 22px 20px 40px;
+    background: #fdfdf9;
+    color: #1d2b2e;
+    font:
+      15px/1.45 'Source Sans 3',
+      system-ui,
+      sans-serif;
+  }
+  ivy-lens {
+    --ivy-page: #fdfdf9;
+  }
+  h1 {
+    margin: 0 0 16px;
+    font-size: 28px;
+    line-height: 1.15;
+    letter-spacing: -0.01em;
+  }
+</style>`;
+
 /** The whole document: it reads well with scripts off, and with them on the page script takes it over. */
 export function plainDocument(plain: Plain, page: { slug: string; name: string; scripts: boolean }): string {
   const { settings } = plain;
@@ -158,33 +187,7 @@ export function plainDocument(plain: Plain, page: { slug: string; name: string; 
         <link rel="canonical" href="${canonical}" />
         ${page.scripts && html`<script type="module" src="/embed/ivy-lens.js"></script>`}
         <link rel="stylesheet" href="/embed/ivy-lens.css" />
-        <style>
-          @font-face {
-            font-family: 'Source Sans 3';
-            src: url(/preview-font.woff2) format('woff2');
-            font-weight: 200 900;
-          }
-          body {
-            margin: 0 auto;
-            max-width: 1240px;
-            padding: 22px 20px 40px;
-            background: #fdfdf9;
-            color: #1d2b2e;
-            font:
-              15px/1.45 'Source Sans 3',
-              system-ui,
-              sans-serif;
-          }
-          ivy-lens {
-            --ivy-page: #fdfdf9;
-          }
-          h1 {
-            margin: 0 0 16px;
-            font-size: 28px;
-            line-height: 1.15;
-            letter-spacing: -0.01em;
-          }
-        </style>
+        ${pageStyle}
       </head>
       <body>
         <main>

@@ -106,7 +106,7 @@ function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: Wri
 }
 
 /** Sets the ETag; when the asker has this very state already, answers 304 and says true. */
-function isFresh(request: FastifyRequest, reply: FastifyReply, etag: string): boolean {
+export function isFresh(request: FastifyRequest, reply: FastifyReply, etag: string): boolean {
   void reply.header('etag', etag).header('cache-control', 'no-cache');
   const known = (request.headers['if-none-match'] ?? '').split(',').map((tag) => tag.trim().replace(/^W\//, ''));
   if (!known.includes(etag) && !known.includes('*')) return false;
