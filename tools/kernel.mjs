@@ -123,6 +123,11 @@ const inRuns = (locals, read, count) => {
     ...get(seen),
   ];
 };
+/** Fills counts with 0, and the one past them, where numbers that are none are counted. */
+const zeroCounts = (most, counts) => [
+  ...[...get(counts), ...number(0), ...get(most), ...number(1), add, ...number(2), shiftLeft],
+  ...[0xfc, 11, 0],
+];
 /** Bytes of a list that are walked at a time. */
 const posts = 512;
 
@@ -266,47 +271,53 @@ const functions = {
     ],
   },
   /**
-   * `(list, end of list, numbers, most, counts) → anything`: counts the posts of a list by a 16-bit number each has; numbers
-   * of `most` and above are all counted as `most`.
+   * `(list, end of list, numbers, most, counts) → anything`: counts the posts of a list by a 16-bit number each has, from
+   * 0 on; numbers of `most` and above are all counted as `most`.
    */
   walkOne: {
     takes: 5,
     locals: [[4, i32]],
     // 5: number, then where it is counted, 6 to 8: as `inRuns` says
-    body: inRuns(
-      6,
-      (post) => [...get(post), ...load, ...number(1), shiftLeft, ...get(2), add, ...load16],
-      (read) => [
-        ...[...read, ...tee(5), ...get(3), ...get(5), ...get(3), below, select],
-        ...[...number(2), shiftLeft, ...get(4), add, ...tee(5)],
-        ...[...get(5), ...load, ...number(1), add, ...store],
-      ],
-    ),
+    body: [
+      ...zeroCounts(3, 4),
+      ...inRuns(
+        6,
+        (post) => [...get(post), ...load, ...number(1), shiftLeft, ...get(2), add, ...load16],
+        (read) => [
+          ...[...read, ...tee(5), ...get(3), ...get(5), ...get(3), below, select],
+          ...[...number(2), shiftLeft, ...get(4), add, ...tee(5)],
+          ...[...get(5), ...load, ...number(1), add, ...store],
+        ],
+      ),
+    ],
   },
   /**
-   * `(list, end of list, starts, numbers, counts) → anything`: likewise for posts with several numbers: those of post `p` are
-   * from the `starts[p]`th up to the `starts[p + 1]`th.
+   * `(list, end of list, starts, numbers, most, counts) → anything`: likewise for posts with several numbers, all below
+   * `most`: those of post `p` are from the `starts[p]`th up to the `starts[p + 1]`th.
    */
   walkMany: {
-    takes: 5,
+    takes: 6,
     locals: [[6, i32]],
-    // 5: where a number stands, 6: where the post's numbers end, 7: where its starts stand, then where it is counted,
-    // 8 to 10: as `inRuns` says
-    body: inRuns(
-      8,
-      (post) => [
-        ...[...get(post), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(7)],
-        ...[...load, ...number(1), shiftLeft, ...get(3), add, ...tee(5), ...load16],
-      ],
-      (read) => [
-        ...[...read, drop],
-        ...[...get(7), ...loadFrom(4), ...number(1), shiftLeft, ...get(3), add, ...set(6)],
-        ...walk(5, 6, 2, [
-          ...[...get(5), ...load16, ...number(2), shiftLeft, ...get(4), add, ...tee(7)],
-          ...[...get(7), ...load, ...number(1), add, ...store],
-        ]),
-      ],
-    ),
+    // 6: where a number stands, 7: where the post's numbers end, 8: where its starts stand, then where it is counted,
+    // 9 to 11: as `inRuns` says
+    body: [
+      ...zeroCounts(4, 5),
+      ...inRuns(
+        9,
+        (post) => [
+          ...[...get(post), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(8)],
+          ...[...load, ...number(1), shiftLeft, ...get(3), add, ...tee(6), ...load16],
+        ],
+        (read) => [
+          ...[...read, drop],
+          ...[...get(8), ...loadFrom(4), ...number(1), shiftLeft, ...get(3), add, ...set(7)],
+          ...walk(6, 7, 2, [
+            ...[...get(6), ...load16, ...number(2), shiftLeft, ...get(5), add, ...tee(8)],
+            ...[...get(8), ...load, ...number(1), add, ...store],
+          ]),
+        ],
+      ),
+    ],
   },
 };
 

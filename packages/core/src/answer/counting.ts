@@ -38,18 +38,19 @@ export class Counted {
 
   /** Counts, for every term of a column, the posts of the set that stand under it. Never to be changed. */
   terms(column: TermColumn): Uint32Array {
-    return this.#counts(column, column.terms.length, (posts, counts) =>
-      countTermsOf(column, posts, counts, this.#scope.arena),
-    );
+    return this.#counts(column, (posts) => countTermsOf(column, posts, this.#scope.arena));
   }
 
   /** Counts, for every value of a column by its rank, the posts of the set that have it. Never to be changed. */
   ranks(column: SortedColumn): Uint32Array {
-    return this.#counts(column, column.distinct.length, (posts, counts) => {
-      const { arena } = this.#scope;
+    const { arena } = this.#scope;
+    return this.#counts(column, (posts) => {
       const { list } = posts.listedIn(arena);
-      if (column.ranks instanceof Uint16Array && arena?.walk(list, null, column.ranks, counts)) return;
+      const tallied = arena?.tally(list, column.ranksAt, -1, column.distinct.length);
+      if (tallied) return tallied;
+      const counts = Arena.zeros(arena, column.distinct.length);
       countOne(column.ranks, list, counts);
+      return counts;
     });
   }
 
@@ -75,18 +76,13 @@ export class Counted {
   }
 
   /** Counts over posts that are left out of the scope are taken from the scope's. */
-  #counts(
-    column: TermColumn | SortedColumn,
-    size: number,
-    count: (posts: PostSet, counts: Uint32Array) => void,
-  ): Uint32Array {
+  #counts(column: TermColumn | SortedColumn, count: (posts: PostSet) => Uint32Array): Uint32Array {
     const known = this.#kept?.get(column);
     if (known) return known;
     this.#walk ??= walkOf(this.set, this.#scope);
-    let counts = Arena.zeros(this.#scope.arena, size);
-    count(this.#walk.posts, counts);
+    let counts = count(this.#walk.posts);
     if (this.#walk.isRest) {
-      const whole = new Counted(this.#scope.set, this.#scope).#counts(column, size, count);
+      const whole = new Counted(this.#scope.set, this.#scope).#counts(column, count);
       for (let t = 0; t < counts.length; t++) counts[t] = whole[t]! - counts[t]!;
     }
     if (this.#kept) {

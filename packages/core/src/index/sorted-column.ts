@@ -12,6 +12,8 @@ export interface SortedColumn {
   distinct: Float64Array;
   /** By post: the rank of its value; as many as there are values where it has none. */
   ranks: Uint16Array | Uint32Array;
+  /** Where those lie in the index's arena; -1 where they don't. */
+  ranksAt: number;
   /** Posts with a value, ascending by value, then by number: those of rank `r` are `posts[starts[r] … starts[r + 1])`. */
   posts: Uint32Array;
   starts: Uint32Array;
@@ -59,7 +61,8 @@ export function buildSortedColumn(values: Float64Array, order: Uint32Array, aren
   const steps = falling ? [] : stepsOf(size, posts, stride);
   const filled = falling ? spanBits(size, 0, filledCount) : bitsOf(size, posts);
   const here = arena ? arena.adopt(ranks) : ranks;
-  return { size, distinct, ranks: here, posts, starts, falling, steps, stride, filled, whole };
+  const ranksAt = arena ? arena.placed(here) : -1;
+  return { size, distinct, ranks: here, ranksAt, posts, starts, falling, steps, stride, filled, whole };
 }
 
 function distinctOf(values: Float64Array, posts: Uint32Array): Pick<SortedColumn, 'distinct' | 'starts'> {

@@ -2,7 +2,7 @@ import type { Field, Term, Value } from '../model/post.js';
 import { termList, type TermList } from '../store/term-list.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 import { SlugMaker } from '../text/slug.js';
-import type { Arena } from '../kernel/arena.js';
+import { Arena } from '../kernel/arena.js';
 import { countShared, wordsOf, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
 
@@ -24,6 +24,8 @@ export interface TermColumn extends TermList {
   /** How many posts there are. */
   size: number;
   rows: Rows;
+  /** Where the rows lie in the index's arena; null where they don't. */
+  rowsAt: { values: number; starts: number } | null;
   /** How many posts stand under each term. */
   sizes: Uint32Array;
   /** The posts under a term, ascending: kept for terms on few posts, null for the others. */
@@ -162,7 +164,8 @@ function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null
   }
   const { terms: list, numbers, parents } = terms;
   const here = arena ? adoptRows(rows, arena) : rows;
-  return { size, terms: list, numbers, parents, rows: here, sizes, postings, sets, board };
+  const rowsAt = arena && placeOfRows(here, arena);
+  return { size, terms: list, numbers, parents, rows: here, rowsAt, sizes, postings, sets, board };
 }
 
 /** Where the posts of each term go: from `next` on, among the words of sets or the posts of lists. */
@@ -201,6 +204,14 @@ function adoptRows(rows: Rows, arena: Arena): Rows {
   return rows.form === 'one' ? { ...rows, values } : { form: 'many', starts: arena.adopt(rows.starts), values };
 }
 
+/** `starts` is -1 where each post has one number. */
+function placeOfRows(rows: Rows, arena: Arena): TermColumn['rowsAt'] {
+  const values = arena.placed(rows.values);
+  if (rows.form === 'one') return values < 0 ? null : { values, starts: -1 };
+  const isHere = values >= 0 && arena.owns(rows.starts);
+  return isHere ? { values, starts: rows.starts.byteOffset } : null;
+}
+
 /** The posts under any of some terms. One term's own set is handed out as it is. `arena`: where another may lie. */
 export function postsUnder(column: TermColumn, terms: readonly number[], arena: Arena | null = null): PostSet {
   const { size, sets, postings, sizes } = column;
@@ -235,33 +246,28 @@ export function termsOfPost({ rows }: TermColumn, post: number): number[] {
 /**
  * Counts, for every term, the posts of a set that stand under it: by walking its posts, or, of many posts, by what it
  * shares with each term's own, whichever is less to do.
- * @param counts  where they are to be written, all zero
- * @param arena   where to work
+ * @param arena  where to work, and where the counts may lie
  */
-export function countTermsOf(
-  column: TermColumn,
-  posts: PostSet,
-  counts: Uint32Array,
-  arena: Arena | null,
-): Uint32Array {
-  const { rows, terms, board } = column;
+export function countTermsOf(column: TermColumn, posts: PostSet, arena: Arena | null): Uint32Array {
+  const { rows, rowsAt, terms, board } = column;
   const steps = posts.count * (rows.form === 'one' ? 1 : meanRow(rows)) + (posts.isListed ? 0 : posts.count);
   if (board && board.sets.length * kernelWord + board.lists.length * kernelHit < steps) {
-    if (countOnBoard(board, posts.bits, counts)) return counts;
+    const counts = countOnBoard(board, posts.bits, terms.length);
+    if (counts) return counts;
   }
   // a step over a list is about as dear as a word of a set: whichever has fewer is taken
   const words = terms.length * (column.size >>> 5);
   if (words < steps && column.sets.every((one, t) => one !== null || column.sizes[t] === 0)) {
+    const counts = Arena.zeros(arena, terms.length);
     column.sets.forEach((one, t) => {
       if (one) counts[t] = countShared(one, posts.bits);
     });
     return counts;
   }
   const { list } = posts.listedIn(arena);
-  if (rows.values instanceof Uint16Array) {
-    const starts = rows.form === 'many' ? rows.starts : null;
-    if (arena?.walk(list, starts, rows.values, counts)) return counts;
-  }
+  const tallied = rowsAt && arena?.tally(list, rowsAt.values, rowsAt.starts, terms.length);
+  if (tallied) return tallied;
+  const counts = Arena.zeros(arena, terms.length);
   if (rows.form === 'one') countOne(rows.values, list, counts);
   else countMany(rows.starts, rows.values, list, counts);
   return counts;
@@ -271,15 +277,16 @@ export function countTermsOf(
 const kernelWord = 0.2;
 const kernelHit = 0.8;
 
-/** Tells whether there was room to do it. */
-function countOnBoard(board: Board, posts: Bits, counts: Uint32Array): boolean {
+/** Null where there is no room to do it. */
+function countOnBoard(board: Board, posts: Bits, terms: number): Uint32Array | null {
   const { arena, dense, sparse, sets, lists, ends } = board;
   const shared = arena.shared(posts, sets);
   const hits = shared && arena.listed(posts, lists, ends);
-  if (!shared || !hits) return false;
+  if (!shared || !hits) return null;
+  const counts = Arena.zeros(arena, terms);
   for (let i = 0; i < dense.length; i++) counts[dense[i]!] = shared[i]!;
   for (let i = 0; i < sparse.length; i++) counts[sparse[i]!] = hits[i]!;
-  return true;
+  return counts;
 }
 
 function meanRow(rows: Extract<Rows, { form: 'many' }>): number {

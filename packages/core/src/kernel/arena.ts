@@ -18,8 +18,8 @@ const stepsOver = (bytes: number) => Math.ceil(bytes / step) * step;
 export class Arena {
   readonly #kernel: Kernel | null;
   readonly buffer: ArrayBuffer;
-  /** Sets and lists from elsewhere that were copied here, by themselves. */
-  readonly #copies = new Map<Bits | Uint32Array, Int32Array>();
+  /** Where sets and lists lie here, those from elsewhere as copies: to ask each of them costs more than to look it up. */
+  readonly #places = new Map<Bits | Uint32Array, number>();
   /** Bytes kept, and where scratch begins, goes up to now, went up to at most, and ends. */
   #kept = 0;
   readonly #start: number;
@@ -82,7 +82,7 @@ export class Arena {
       this.#open--;
       this.#taken = before;
       // a copy may lie in what was just given back
-      this.#copies.clear();
+      this.#places.clear();
     }
   }
 
@@ -121,7 +121,7 @@ export class Arena {
     return numbers.subarray(0, count);
   }
 
-  owns(bits: Bits): boolean {
+  owns(bits: Bits | Uint32Array): boolean {
     return bits.buffer === this.buffer;
   }
 
@@ -202,19 +202,19 @@ export class Arena {
   /** The posts of a list that are in a set, as scratch; null where there is no kernel or no room. */
   keepIn(list: Uint32Array, set: Bits): Uint32Array | null {
     const place = this.#kernel ? this.#placeOf(set) : -1;
-    const posts = place < 0 ? null : this.#listHere(list);
-    const kept = posts ? this.#reserve(list.length) : -1;
+    const posts = place < 0 ? -1 : this.#placeOf(list);
+    const kept = posts < 0 ? -1 : this.#reserve(list.length);
     if (kept < 0) return null;
-    const end = this.#kernel!.keep(posts!.byteOffset, posts!.byteOffset + posts!.byteLength, place, kept);
+    const end = this.#kernel!.keep(posts, posts + list.length * 4, place, kept);
     this.#taken = stepsOver(end);
     return new Uint32Array(this.buffer, kept, (end - kept) / 4);
   }
 
   /** Puts the posts of a list into a scratch set; tells whether it could. */
   mark(set: Bits, list: Uint32Array): boolean {
-    const posts = this.#kernel && this.owns(set) ? this.#listHere(list) : null;
-    if (!posts) return false;
-    this.#kernel!.mark(posts.byteOffset, posts.byteOffset + posts.byteLength, set.byteOffset);
+    const posts = this.#kernel && this.owns(set) ? this.#placeOf(list) : -1;
+    if (posts < 0) return false;
+    this.#kernel!.mark(posts, posts + list.length * 4, set.byteOffset);
     return true;
   }
 
@@ -225,29 +225,34 @@ export class Arena {
    */
   before(set: Bits, ends: Uint32Array): Int32Array | null {
     const place = this.#kernel ? this.#placeOf(set) : -1;
-    const here = place < 0 ? null : this.#listHere(ends);
-    const counts = here && this.take(ends.length);
+    const here = place < 0 ? -1 : this.#placeOf(ends);
+    const counts = here < 0 ? null : this.take(ends.length);
     if (!counts) return null;
-    this.#kernel!.before(place, here.byteOffset, here.byteOffset + here.byteLength, counts.byteOffset);
+    this.#kernel!.before(place, here, here + ends.length * 4, counts.byteOffset);
     return counts;
   }
 
+  /** Where numbers of 16 bits begin in this memory; -1 where they lie elsewhere or are others. */
+  placed(numbers: Uint16Array | Uint32Array): number {
+    return numbers instanceof Uint16Array && numbers.buffer === this.buffer ? numbers.byteOffset : -1;
+  }
+
   /**
-   * Counts the posts of a list by the numbers each has, in `counts`, which lie here and are zero.
-   * @param starts  where the numbers of each post begin; null where each has one, of which those that are no place of
-   *                `counts` are passed over
-   * @returns whether it was done: not where there is no kernel, no room, or where something lies elsewhere
+   * Counts the posts of a list by the numbers each has.
+   * @param numbers  where the numbers of the posts begin here; -1 where they lie elsewhere
+   * @param starts   where it is told where those of each post begin; -1 where each has one, of which those that are not
+   *                 below `size` are passed over
+   * @returns scratch, `size` counts; null where it can't be done here
    */
-  walk(list: Uint32Array, starts: Uint32Array | null, numbers: Uint16Array, counts: Uint32Array): boolean {
-    if (!this.#kernel || numbers.buffer !== this.buffer || counts.buffer !== this.buffer) return false;
-    const posts = this.#listHere(list);
-    if (!posts) return false;
-    const end = posts.byteOffset + posts.byteLength;
-    if (starts) {
-      if (starts.buffer !== this.buffer) return false;
-      this.#kernel.walkMany(posts.byteOffset, end, starts.byteOffset, numbers.byteOffset, counts.byteOffset);
-    } else this.#kernel.walkOne(posts.byteOffset, end, numbers.byteOffset, counts.length, counts.byteOffset);
-    return true;
+  tally(list: Uint32Array, numbers: number, starts: number, size: number): Uint32Array | null {
+    const posts = this.#kernel && numbers >= 0 ? this.#placeOf(list) : -1;
+    // one more than is asked for: what has no number is counted there
+    const counts = posts < 0 ? -1 : this.#reserve(size + 1);
+    if (counts < 0) return null;
+    const end = posts + list.length * 4;
+    if (starts < 0) this.#kernel!.walkOne(posts, end, numbers, size, counts);
+    else this.#kernel!.walkMany(posts, end, starts, numbers, size, counts);
+    return new Uint32Array(this.buffer, counts, size);
   }
 
   /**
@@ -263,27 +268,19 @@ export class Arena {
     return new Uint32Array(this.buffer, places, (end - places) / 4);
   }
 
-  /** A list as it lies here, if need be as a copy. */
-  #listHere(list: Uint32Array): Uint32Array | Int32Array | null {
-    if (list.buffer === this.buffer) return list;
-    let copy = this.#copies.get(list) ?? null;
-    if (!copy) {
-      copy = this.take(list.length);
-      copy?.set(list);
-      if (copy) this.#copies.set(list, copy);
+  /** Where a set or a list lies; one that lies elsewhere is copied here. -1 where there is no room. */
+  #placeOf(numbers: Bits | Uint32Array): number {
+    let place = this.#places.get(numbers);
+    if (place === undefined) {
+      place = numbers.buffer === this.buffer ? numbers.byteOffset : this.#copyOf(numbers);
+      if (place >= 0) this.#places.set(numbers, place);
     }
-    return copy;
+    return place;
   }
 
-  /** Where a set lies; one that lies elsewhere is copied here. -1 where there is no room. */
-  #placeOf(bits: Bits): number {
-    if (this.owns(bits)) return bits.byteOffset;
-    let copy = this.#copies.get(bits);
-    if (!copy) {
-      const made = this.copy(bits);
-      if (!made) return -1;
-      this.#copies.set(bits, (copy = made));
-    }
-    return copy.byteOffset;
+  #copyOf(numbers: Bits | Uint32Array): number {
+    const copy = this.take(numbers.length);
+    copy?.set(numbers);
+    return copy ? copy.byteOffset : -1;
   }
 }

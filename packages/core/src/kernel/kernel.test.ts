@@ -81,10 +81,11 @@ test('posts are listed, and counted by the numbers they have, as the plain loops
       arena.during(() => {
         const list = arena.list(a, countBits(a))!;
         expect([...list]).toEqual([...listBits(a)]);
-        const counts = [Arena.zeros(arena, 7), Arena.zeros(arena, 7)] as const;
-        expect(arena.walk(list, null, one, counts[0])).toBe(true);
-        expect(arena.walk(listBits(a), starts, many, counts[1])).toBe(true);
-        expect([[...counts[0]], [...counts[1]]]).toEqual([expected.one, expected.many]);
+        arena.during(() => arena.take(300)!.fill(9));
+        const ones = arena.tally(list, arena.placed(one), -1, 7)!;
+        const several = arena.tally(listBits(a), arena.placed(many), starts.byteOffset, 7)!;
+        expect([[...ones], [...several]]).toEqual([expected.one, expected.many]);
+        expect(arena.tally(list, arena.placed(Uint16Array.from(one)), -1, 7)).toBeNull();
       });
     }),
     { numRuns: 30 },

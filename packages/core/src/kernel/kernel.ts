@@ -24,10 +24,13 @@ export interface Kernel {
   before(this: void, a: number, ends: number, endOfEnds: number, counts: number): void;
   /** Writes the places of the counts that are not 0 to `out`, and gives where that ends; `end` is taken up to a 16th. */
   found(this: void, counts: number, end: number, out: number): number;
-  /** Counts the posts of a list by a 16-bit number each has; numbers of `most` and above are all counted as `most`. */
+  /** Counts the posts of a list by a 16-bit number each has, from 0 on; those of `most` and above all as `most`. */
   walkOne(this: void, list: number, end: number, numbers: number, most: number, counts: number): void;
-  /** Likewise for posts with several numbers: those of post `p` are from the `starts[p]`th up to the `starts[p + 1]`th. */
-  walkMany(this: void, list: number, end: number, starts: number, numbers: number, counts: number): void;
+  /**
+   * Likewise for posts with several numbers, all below `most`: those of post `p` are from the `starts[p]`th up to the
+   * `starts[p + 1]`th.
+   */
+  walkMany(this: void, list: number, end: number, starts: number, numbers: number, most: number, counts: number): void;
 }
 
 /** The part of the WebAssembly interface that is used: this room knows neither browser nor Node. */
