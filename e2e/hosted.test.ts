@@ -35,6 +35,17 @@ describe('without scripts', () => {
     expect((await browser.texts('mark')).map((mark) => mark.toLowerCase())).toContain('wigeon');
   });
 
+  test('a range is typed into two boxes, or taken ready', async () => {
+    await open('habitat=mudflat');
+    await (await browser.find('[name="minutes.from"]')).sendKeys('4');
+    await browser.press('.ivy-apply button');
+    await browser.untilSearch('?habitat=mudflat&minutes=4/..');
+    expect(await browser.texts('.ivy-chip')).toEqual(['Mudflat', 'from 4 min']);
+    await browser.press('.ivy-presets a', '2026');
+    await browser.untilSearch('?habitat=mudflat&minutes=4/..&observed=2026');
+    expect(await browser.texts('.ivy-presets [aria-current]')).toEqual(['2026']);
+  });
+
   test('a chip takes its choice away, a page link turns the page, and back goes back', async () => {
     await open('habitat=mudflat&kind=survey');
     await browser.press('.ivy-chip');

@@ -170,7 +170,7 @@ function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
     sheet?.addEventListener('submit', (event) => {
       event.preventDefault();
       const sent = new FormData(event.target as HTMLFormElement);
-      onGo(new URLSearchParams([...sent] as [string, string][]).toString());
+      void whereSent(path, new URLSearchParams([...sent] as [string, string][]).toString()).then(onGo);
     });
     sheet?.addEventListener('click', (event) => {
       const link = (event.target as Element).closest('a');
@@ -189,6 +189,16 @@ function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
       onLoad={lead}
     />
   );
+}
+
+/** The address a form leads to: the server puts what was sent as all addresses are, and sends its asker there. */
+async function whereSent(path: string, form: string): Promise<string> {
+  try {
+    return new URL((await fetch(`${path}?${form}`)).url).search.replace(/^\?/, '');
+  } catch {
+    // without an answer the page can't be shown either; the address is at least not lost
+    return form;
+  }
 }
 
 /** The far edge of the page, to be pulled to any width, or moved by the arrow keys. */
