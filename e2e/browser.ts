@@ -80,10 +80,20 @@ export class Browser {
     return found!;
   }
 
+  /** Presses what is there to be seen: a thing that is found while it is still being laid out is looked for again. */
   async press(selector: string, name?: string): Promise<void> {
-    const element = name === undefined ? await this.find(selector) : await this.named(selector, name);
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
-    await element.click();
+    let element: WebElement;
+    await this.until(`${selector} can be pressed`, async () => {
+      element = name === undefined ? await this.find(selector) : await this.named(selector, name);
+      return this.driver.executeScript<boolean>(
+        `const [element] = arguments;
+         element.scrollIntoView({ block: 'center' });
+         const { width, height } = element.getBoundingClientRect();
+         return width > 0 && height > 0`,
+        element,
+      );
+    });
+    await element!.click();
   }
 
   async text(selector: string): Promise<string> {
