@@ -1,9 +1,13 @@
+/** Where facets stand when a lens is wide: `data-wide` tells, as the elements measure it; a page without scripts goes by its own width. */
+const besideCards = 'grid-template-columns:minmax(180px,256px) minmax(0,1fr)';
+const aboveCards = 'display:grid;grid-template-columns:repeat(auto-fill,minmax(220px,1fr));gap:0 32px';
+
 /*
  * Everything is in @layer ivy and inside :where(), so any plain rule of the page's own sheet wins without force.
  * Fonts are the page's. What a site most likely wants to change is a variable on ivy-lens.
  */
 export const sheet = `@layer ivy {
-:where(ivy-lens){display:block;container-type:inline-size;min-height:60vh}
+:where(ivy-lens){display:block;min-height:60vh}
 :where(:root){--ivy-ink:#1d2b2e;--ivy-ink-2:#55635f;--ivy-page:#fff;--ivy-rule:#d9e0db;--ivy-soft:#eef2ee;--ivy-line:#7c8d89;
 --ivy-accent:#24404a;--ivy-on-accent:#fff;--ivy-chip:#fbeabf;--ivy-chip-ink:#4a3405;--ivy-radius:8px;--ivy-gap:24px}
 :where(.ivy-frame,.ivy-frame *){box-sizing:border-box}
@@ -26,11 +30,11 @@ export const sheet = `@layer ivy {
 :where(.ivy-badge){min-width:22px;padding:1px 6px;border-radius:11px;background:var(--ivy-chip);color:var(--ivy-chip-ink);font-size:.85em;text-align:center}
 :where(.ivy-show){display:block;width:100%;min-height:48px;border:0;border-radius:var(--ivy-radius);background:var(--ivy-accent);color:var(--ivy-on-accent);font-weight:600;cursor:pointer}
 :where(.ivy-frame .ivy-show){color:var(--ivy-on-accent)}
-@container (min-width:640px){
-:where(.ivy-frame[data-facets=side]){grid-template-columns:minmax(180px,256px) minmax(0,1fr)}
-:where(.ivy-frame[data-facets=side] .ivy-side,.ivy-frame[data-facets=top] .ivy-side){display:block}
-:where(.ivy-frame[data-facets=top] .ivy-side){display:grid;grid-template-columns:repeat(auto-fill,minmax(220px,1fr));gap:0 32px}
-:where(.ivy-frame[data-facets=side] .ivy-filters,.ivy-frame[data-facets=top] .ivy-filters){display:none}}
+:where(ivy-lens[data-wide] .ivy-frame[data-facets=side]){${besideCards}}
+:where(ivy-lens[data-wide] .ivy-frame[data-facets=side] .ivy-side,ivy-lens[data-wide] .ivy-frame[data-facets=top] .ivy-side){display:block}
+:where(ivy-lens[data-wide] .ivy-frame[data-facets=top] .ivy-side){${aboveCards}}
+:where(ivy-lens[data-wide] .ivy-frame[data-facets=side] .ivy-filters,ivy-lens[data-wide] .ivy-frame[data-facets=top] .ivy-filters){display:none}
+@media (min-width:680px){:where(.ivy-frame[data-plain][data-facets=side]){${besideCards}}:where(.ivy-frame[data-plain][data-facets=top] .ivy-side){${aboveCards}}}
 :where(.ivy-apply){position:sticky;bottom:0;padding:12px 0;background:var(--ivy-page)}
 :where(.ivy-facet){margin:0;padding:16px 0 14px;border:0;border-bottom:1px solid var(--ivy-rule);min-width:0}
 :where(.ivy-facet:first-child){padding-top:0}

@@ -1,5 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
+import { isLessInRows, numbersIn, tallyRows, type PostRows } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
 import { lowerBound, type SortedColumn } from '../index/sorted-column.js';
 import { countOne, countTermsOf, type TermColumn } from '../index/term-column.js';
@@ -13,22 +14,32 @@ export interface Scope {
   /** Where sets may be put that are of use while an answer is worked out. */
   arena: Arena | null;
   kept: KeptCounts;
+  /** What each post has in all columns, as far as the index has put it in rows. */
+  rows: () => PostRows | null;
 }
 
 /** A set of posts that things are counted over, by walking its posts or those it leaves out of the scope. */
 export class Counted {
   readonly #scope: Scope;
   readonly #kept: KeptCounts | null;
+  readonly #isForMany: boolean;
   #walk: Walk | undefined;
+  /** Counts by all columns in rows; null where to count by one at a time is less to do. */
+  #inRows: Uint32Array | null | undefined;
 
-  /** @param kept  counts over this very set that were worked out before, and room for those that were not */
+  /**
+   * @param kept       counts over this very set that were worked out before, and room for those that were not
+   * @param isForMany  whether most columns will be counted by, and not one alone
+   */
   constructor(
     readonly set: PostSet,
     scope: Scope,
     kept: KeptCounts | null = null,
+    isForMany = true,
   ) {
     this.#scope = scope;
     this.#kept = set === scope.set ? scope.kept : kept;
+    this.#isForMany = isForMany;
   }
 
   /** Whether counts over the set are kept, so that the same ones come again. */
@@ -39,6 +50,12 @@ export class Counted {
   /** Counts, for every term of a column, the posts of the set that stand under it. Never to be changed. */
   terms(column: TermColumn): Uint32Array {
     return this.#counts(column, (posts) => countTermsOf(column, posts, this.#scope.arena));
+  }
+
+  /** Whether the values of a column are counted along with everything else. */
+  countsAlong(column: SortedColumn): boolean {
+    this.#walk ??= walkOf(this.set, this.#scope);
+    return !this.#walk.isRest && this.#countsInRows(column, this.#walk.posts) !== null;
   }
 
   /** Counts, for every value of a column by its rank, the posts of the set that have it. Never to be changed. */
@@ -80,16 +97,32 @@ export class Counted {
     const known = this.#kept?.get(column);
     if (known) return known;
     this.#walk ??= walkOf(this.set, this.#scope);
-    let counts = count(this.#walk.posts);
-    if (this.#walk.isRest) {
+    const { posts, isRest } = this.#walk;
+    let counts = this.#countsInRows(column, posts) ?? count(posts);
+    if (isRest) {
       const whole = new Counted(this.#scope.set, this.#scope).#counts(column, count);
-      for (let t = 0; t < counts.length; t++) counts[t] = whole[t]! - counts[t]!;
+      // not in place: what is counted by all columns at once may be asked for again
+      const left = Arena.numbers(this.#scope.arena, counts.length);
+      for (let t = 0; t < counts.length; t++) left[t] = whole[t]! - counts[t]!;
+      counts = left;
     }
     if (this.#kept) {
       counts = counts.slice();
       this.#kept.set(column, counts);
     }
     return counts;
+  }
+
+  /** The counts of a column, where they are made by all columns in rows at once. */
+  #countsInRows(column: TermColumn | SortedColumn, posts: PostSet): Uint32Array | null {
+    const rows = this.#scope.rows();
+    const first = rows?.firsts.get(column);
+    if (!rows || first === undefined) return null;
+    if (this.#inRows === undefined) {
+      const isLess = isLessInRows(rows, this.#isForMany ? rows.firsts.keys() : [column], posts);
+      this.#inRows = isLess ? tallyRows(rows, posts, this.#scope.arena) : null;
+    }
+    return this.#inRows?.subarray(first, first + numbersIn(column)) ?? null;
   }
 }
 

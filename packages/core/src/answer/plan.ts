@@ -1,5 +1,6 @@
 import type { PostIndex } from '../index/post-index.js';
 import type { Arena } from '../kernel/arena.js';
+import type { RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
 import { postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
@@ -39,6 +40,7 @@ export function planOf(index: PostIndex, lens: Lens): Plan {
 
 function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
+  putInRows(index, lens);
   const facets: Plan['facets'] = new Map();
   const terms: Plan['terms'] = new Map();
   for (const facet of lens.facets) {
@@ -47,6 +49,22 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
     if (ofTerms) terms.set(facet, ofTerms);
   }
   return { scope, items: itemPlan(index, lens), facets, terms, common: new Map() };
+}
+
+/** Values of a range that are counted along with the terms of posts; of more, to go along them all takes longer. */
+const mostValues = 1024;
+
+/** Has the index put what a lens counts by in rows. */
+function putInRows(index: PostIndex, lens: Lens): void {
+  if (!index.arena) return;
+  const columns = lens.facets.flatMap((facet): RowColumn[] => {
+    if (isSearch(facet) || isFavourites(facet)) return [];
+    if (!isRange(facet)) return [index.column(facet.field)];
+    const { start, end } = rangeColumns(index, lens, facet);
+    // where posts are numbered by a column, its posts need not be walked
+    return start === end && start.falling ? [] : [start, end].filter((one) => one.distinct.length <= mostValues);
+  });
+  index.putInRows(columns);
 }
 
 function termPlan(index: PostIndex, facet: Facet): TermPlan | null {
@@ -63,7 +81,7 @@ export function scopeCounted(index: PostIndex, scope: Lens['scope']): Scope {
   if (!byScope) scopes.set(index, (byScope = new WeakMap()));
   let counted = byScope.get(scope);
   if (!counted) {
-    counted = { set: PostSet.ofBits(index.size, scopeOf(index, scope)), arena: index.arena, kept: new Map() };
+    counted = { set: PostSet.ofBits(index.size, scopeOf(index, scope)), arena: index.arena, kept: new Map(), rows: () => index.rows };
     byScope.set(scope, counted);
   }
   return counted;
@@ -116,7 +134,7 @@ export function countedOf(
   const keptOf = (facet: Facet | undefined) => (facet ? keptUnder(plan, facet, query) : null);
   return {
     all: new Counted(all, plan.scope, active.length === 1 ? keptOf(active[0]) : null),
-    others: (at) => new Counted(others[at]!, plan.scope, active.length === 2 ? keptOf(active[1 - at]) : null),
+    others: (at) => new Counted(others[at]!, plan.scope, active.length === 2 ? keptOf(active[1 - at]) : null, false),
   };
 }
 

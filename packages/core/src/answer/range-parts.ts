@@ -124,7 +124,7 @@ export function histogramOf(
   // counts by value are worth making where they are kept, and where values are not more than posts
   const { count, size } = counted.set;
   const isFew = PostSet.isFew(size, count) && count < start.distinct.length;
-  if (isFew && !counted.keepsCounts) return listHistogram(start, end, counted.set.list, steps);
+  if (isFew && !counted.keepsCounts && !counted.countsAlong(start)) return listHistogram(start, end, counted.set.list, steps);
   const ranks = counted.ranks(start);
   const [lowRank, highStart] = endsOfCounts(ranks);
   const highRank = start === end ? highStart : endsOfCounts(counted.ranks(end))[1];
@@ -168,8 +168,8 @@ function runHistogram(
   counted: Counted,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
-  const { ranks, distinct, starts, posts } = column;
-  const ends = counted.ends(posts.length);
+  const { ranks, distinct, starts, count } = column;
+  const ends = counted.ends(count);
   if (!ends) return null;
   const [lowRank, highRank] = [ranks[ends.last]!, ranks[ends.first]!];
   const { cut, first, histogram } = emptyHistogram(distinct[lowRank]!, distinct[highRank]!, steps);
@@ -178,9 +178,9 @@ function runHistogram(
   // the higher the step, the lower the numbers
   const bounds = new Uint32Array(counts.length + 1);
   for (let i = 0; i < counts.length; i++) {
-    bounds[counts.length - i] = posts.length - starts[lowerBound(places, first + i)]!;
+    bounds[counts.length - i] = count - starts[lowerBound(places, first + i)]!;
   }
-  bounds[0] = posts.length - starts[highRank + 1]!;
+  bounds[0] = count - starts[highRank + 1]!;
   const before = counted.before(bounds);
   for (let i = 0; i < counts.length; i++) counts[i] = before[counts.length - i]! - before[counts.length - i - 1]!;
   return histogram;

@@ -8,8 +8,9 @@ import { termListOf, type TermList } from '../store/term-list.js';
 import { textAt } from '../store/texts.js';
 import { numbersOf, valueAt, type Values } from '../store/values.js';
 import { orderByKeys, sortKeys } from './order.js';
+import { buildPostRows, type PostRows, type RowColumn } from './post-rows.js';
 import { buildSortedColumn, type SortedColumn } from './sorted-column.js';
-import { buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
+import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
 
 /** A field to search in, and how much a hit in it weighs. */
 export interface WeighedField {
@@ -41,6 +42,7 @@ export class PostIndex implements Vocabulary {
   readonly #made = new Map<string, unknown>();
 
   #arena: Arena | null | undefined;
+  #rows: PostRows | null = null;
 
   /**
    * @param texts      word indexes that are ready
@@ -222,6 +224,28 @@ export class PostIndex implements Vocabulary {
     return buildValueColumn(this.#field(key), this.size, this.arena, (post) => this.valueOf(post, key));
   }
 
+  /** What posts have in the columns that were put in rows. */
+  get rows(): PostRows | null {
+    return this.#rows;
+  }
+
+  /**
+   * Puts what each post has in some columns beside what it has in those before, for counting by all at once. Where
+   * that can't be done, each column is walked by itself.
+   */
+  putInRows(columns: readonly RowColumn[]): void {
+    const { arena } = this;
+    if (!arena || columns.every((column) => this.#rows?.firsts.has(column))) return;
+    const all = new Set([...(this.#rows?.firsts.keys() ?? []), ...columns]);
+    const rows = buildPostRows(this.size, [...all], this.#rows, arena);
+    if (rows) this.#rows = rows;
+    for (const column of columns) {
+      if ('ranks' in column || column.sharesRows) continue;
+      if (rows) column.rows = null;
+      else if (!column.rowsAt) adoptRows(column, arena);
+    }
+  }
+
   /** A column as it was made before; asked for several times an answer, so no name is put together. */
   #ordered(zone: string, key: string, orElse: string | undefined, make: () => SortedColumn): SortedColumn {
     let byKey = this.#sortedColumns.get(zone);
@@ -268,7 +292,8 @@ export class PostIndex implements Vocabulary {
       // and the numbers of each post, two to a word
       entries += this.size >>> 1;
     }
-    return entries * 4;
+    // and all of that once more, two to a word, where posts have it in rows
+    return entries * 6;
   }
 
   /** All post numbers, ascending. */

@@ -14,9 +14,14 @@ export interface SortedColumn {
   ranks: Uint16Array | Uint32Array;
   /** Where those lie in the index's arena; -1 where they don't. */
   ranksAt: number;
-  /** Posts with a value, ascending by value, then by number: those of rank `r` are `posts[starts[r] … starts[r + 1])`. */
+  /**
+   * Posts with a value, ascending by value, then by number: those of rank `r` are `posts[starts[r] … starts[r + 1])`.
+   * Not kept where values fall: there they are known by their numbers.
+   */
   posts: Uint32Array;
   starts: Uint32Array;
+  /** How many posts have a value. */
+  count: number;
   /**
    * Values fall as post numbers rise, and posts without one come last: so it is for the field that numbers posts. The
    * posts of a run of ranks are then a run of numbers.
@@ -34,8 +39,8 @@ export interface SortedColumn {
   whole: boolean;
 }
 
-/** Steps kept of a column: 32 of them take 4 bytes a post. */
-const stepsKept = 32;
+/** Steps kept of a column: 16 of them take 2 bytes a post. */
+const stepsKept = 16;
 
 /** @param order  the posts with a value first, ascending by value, then by number; then all others */
 export function buildSortedColumn(values: Float64Array, order: Uint32Array, arena: Arena | null): SortedColumn {
@@ -47,22 +52,22 @@ export function buildSortedColumn(values: Float64Array, order: Uint32Array, aren
     filledCount++;
     whole &&= Number.isInteger(values[p]!);
   }
-  const ordered = order.slice(0, filledCount);
-  const posts = arena ? arena.adopt(ordered) : ordered;
-  const { distinct, starts } = distinctOf(values, posts);
+  const ordered = order.subarray(0, filledCount);
+  const { distinct, starts } = distinctOf(values, ordered);
   const ranks = (distinct.length < 0xffff ? new Uint16Array(size) : new Uint32Array(size)).fill(distinct.length);
-  for (let r = 0; r < distinct.length; r++) for (let i = starts[r]!; i < starts[r + 1]!; i++) ranks[posts[i]!] = r;
+  for (let r = 0; r < distinct.length; r++) for (let i = starts[r]!; i < starts[r + 1]!; i++) ranks[ordered[i]!] = r;
   let falling = true;
   for (let p = 1; p < size && falling; p++) {
     falling = p < filledCount ? ranks[p]! <= ranks[p - 1]! : ranks[p] === distinct.length;
   }
   falling &&= filledCount === 0 || ranks[0]! < distinct.length;
+  const posts = falling ? new Uint32Array(0) : (arena?.adopt(ordered) ?? ordered.slice());
   const stride = Math.max(32, Math.ceil(filledCount / stepsKept));
   const steps = falling ? [] : stepsOf(size, posts, stride);
   const filled = falling ? spanBits(size, 0, filledCount) : bitsOf(size, posts);
   const here = arena ? arena.adopt(ranks) : ranks;
   const ranksAt = arena ? arena.placed(here) : -1;
-  return { size, distinct, ranks: here, ranksAt, posts, starts, falling, steps, stride, filled, whole };
+  return { size, distinct, ranks: here, ranksAt, posts, starts, count: filledCount, falling, steps, stride, filled, whole };
 }
 
 function distinctOf(values: Float64Array, posts: Uint32Array): Pick<SortedColumn, 'distinct' | 'starts'> {
@@ -101,7 +106,7 @@ function countUpTo(column: SortedColumn, value: number, strictly: boolean): numb
 
 /** The first `count` posts in the order of their values. */
 function firstPosts(column: SortedColumn, count: number, arena: Arena | null): Bits {
-  const filled = column.posts.length;
+  const filled = column.count;
   if (count === filled) return column.filled;
   if (column.falling) return fillSpan(cleanBits(column.size, arena), filled - count, filled);
   const step = Math.floor(count / column.stride);
@@ -123,11 +128,11 @@ export function postsWithin(
   arena: Arena | null = null,
 ): PostSet {
   const { size } = start;
-  const begun = to === null ? start.posts.length : countUpTo(start, to, false);
+  const begun = to === null ? start.count : countUpTo(start, to, false);
   const over = from === null ? 0 : countUpTo(end, from, true);
   if (start === end) {
     const count = Math.max(0, begun - over);
-    const filled = start.posts.length;
+    const filled = start.count;
     if (start.falling) return spanOf(size, filled - over - count, count, arena);
     if (PostSet.isFew(size, count)) return PostSet.ofUnsorted(size, start.posts.subarray(over, over + count), arena);
   }

@@ -3,8 +3,9 @@ import { termList, type TermList } from '../store/term-list.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 import { SlugMaker } from '../text/slug.js';
 import { Arena } from '../kernel/arena.js';
-import { countShared, wordsOf, type Bits } from './bits.js';
+import { countShared, hasBit, wordsOf, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
+import { lowerBound } from './sorted-column.js';
 
 type Numbers = Uint16Array | Uint32Array;
 
@@ -23,7 +24,10 @@ export type Rows =
 export interface TermColumn extends TermList {
   /** How many posts there are. */
   size: number;
-  rows: Rows;
+  /** Null once the index has them in the rows of its posts, and they would only take room here. */
+  rows: Rows | null;
+  /** Whether the rows are the store's own, and take no room of theirs. */
+  sharesRows: boolean;
   /** Where the rows lie in the index's arena; null where they don't. */
   rowsAt: { values: number; starts: number } | null;
   /** How many posts stand under each term. */
@@ -59,18 +63,20 @@ export function buildTermColumn(terms: TermList, values: Values, size: number, a
     const byFlag = [0xffff, 1, 0];
     const numbers = new Uint16Array(size);
     for (let p = 0; p < size; p++) numbers[p] = byFlag[values.flags[p]!]!;
-    return columnOf(terms, oneTerm(terms, numbers), size, arena);
+    return columnOf(terms, oneTerm(terms, numbers), size, arena, false);
   }
   if (values.form === 'term') {
-    const column = columnOf(terms, oneTerm(terms, values.numbers), size, arena);
+    const rows = oneTerm(terms, values.numbers);
+    const column = columnOf(terms, rows, size, arena, rows.form === 'one');
     // what was adopted need not stay where it came from as well
-    if (column.rows.form === 'one') values.numbers = column.rows.values;
+    if (column.rows?.form === 'one') values.numbers = column.rows.values;
     return column;
   }
   if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
   const rows = withAbove(terms, values.starts, values.numbers);
-  const column = columnOf(terms, rows, size, arena);
-  if (rows.values === values.numbers && column.rows.form === 'many') {
+  const isShared = rows.values === values.numbers;
+  const column = columnOf(terms, rows, size, arena, isShared);
+  if (isShared && column.rows?.form === 'many') {
     values.numbers = column.rows.values;
     values.starts = column.rows.starts;
   }
@@ -123,7 +129,13 @@ function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers)
 }
 
 /** Turns rows over: from the terms of each post to the posts of each term. */
-function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null): TermColumn {
+function columnOf(
+  terms: TermList,
+  rows: Rows,
+  size: number,
+  arena: Arena | null,
+  sharesRows: boolean,
+): TermColumn {
   const count = terms.terms.length;
   const sizes = new Uint32Array(count);
   const { values } = rows;
@@ -163,9 +175,21 @@ function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null
     board = { arena, dense: here, sparse: there, sets: bits, lists: listWords, ends: kept.ends };
   }
   const { terms: list, numbers, parents } = terms;
-  const here = arena ? adoptRows(rows, arena) : rows;
-  const rowsAt = arena && placeOfRows(here, arena);
-  return { size, terms: list, numbers, parents, rows: here, rowsAt, sizes, postings, sets, board };
+  const column: TermColumn = {
+    size,
+    terms: list,
+    numbers,
+    parents,
+    rows,
+    sharesRows,
+    rowsAt: null,
+    sizes,
+    postings,
+    sets,
+    board,
+  };
+  if (arena && sharesRows) adoptRows(column, arena);
+  return column;
 }
 
 /** Where the posts of each term go: from `next` on, among the words of sets or the posts of lists. */
@@ -199,9 +223,13 @@ function fillMany({ isSet, next, bits, lists }: Fill, starts: Uint32Array, value
   }
 }
 
-function adoptRows(rows: Rows, arena: Arena): Rows {
+/** Puts the rows of a column where the kernel can walk them. */
+export function adoptRows(column: TermColumn, arena: Arena): void {
+  const { rows } = column;
+  if (!rows) return;
   const values = arena.adopt(rows.values);
-  return rows.form === 'one' ? { ...rows, values } : { form: 'many', starts: arena.adopt(rows.starts), values };
+  column.rows = rows.form === 'one' ? { ...rows, values } : { form: 'many', starts: arena.adopt(rows.starts), values };
+  column.rowsAt = placeOfRows(column.rows, arena);
 }
 
 /** `starts` is -1 where each post has one number. */
@@ -237,10 +265,32 @@ export function numbersOfSlugs({ numbers }: TermList, slugs: readonly string[]):
   return found;
 }
 
-/** The term numbers a post stands under. */
-export function termsOfPost({ rows }: TermColumn, post: number): number[] {
-  if (rows.form === 'many') return Array.from(rows.values.subarray(rows.starts[post], rows.starts[post + 1]));
-  return rows.values[post] === rows.none ? [] : [rows.values[post]!];
+/** The term numbers a post stands under: asked of each term, for a post now and then. */
+export function termsOfPost({ sets, postings }: TermColumn, post: number): number[] {
+  const found: number[] = [];
+  sets.forEach((set, t) => {
+    const list = postings[t];
+    if (set ? hasBit(set, post) : list && list[lowerBound(list, post)] === post) found.push(t);
+  });
+  return found;
+}
+
+/**
+ * What counting by the terms of a column takes, in steps over a post's terms, when it is done by what each term's own
+ * posts share with a set: the same for every set. Infinite where that can't be done in the kernel.
+ */
+export function stepsOnBoard({ board }: TermColumn): number {
+  return board ? board.sets.length * kernelWord + board.lists.length * kernelHit : Infinity;
+}
+
+/** What counting by the terms of a column takes by walking the rows of so many posts; infinite where it has none. */
+export function stepsOfWalk({ rows }: TermColumn, posts: number): number {
+  return rows ? posts * (rows.form === 'one' ? 1 : meanRow(rows.starts, rows.values)) : Infinity;
+}
+
+/** How many numbers a post has in the mean, and a step to find them. */
+export function meanRow(starts: Uint32Array, values: Numbers): number {
+  return values.length / Math.max(1, starts.length - 1) + 1;
 }
 
 /**
@@ -250,26 +300,32 @@ export function termsOfPost({ rows }: TermColumn, post: number): number[] {
  */
 export function countTermsOf(column: TermColumn, posts: PostSet, arena: Arena | null): Uint32Array {
   const { rows, rowsAt, terms, board } = column;
-  const steps = posts.count * (rows.form === 'one' ? 1 : meanRow(rows)) + (posts.isListed ? 0 : posts.count);
-  if (board && board.sets.length * kernelWord + board.lists.length * kernelHit < steps) {
+  const steps = stepsOfWalk(column, posts.count) + (posts.isListed ? 0 : posts.count);
+  if (board && stepsOnBoard(column) < steps) {
     const counts = countOnBoard(board, posts.bits, terms.length);
     if (counts) return counts;
   }
   // a step over a list is about as dear as a word of a set: whichever has fewer is taken
   const words = terms.length * (column.size >>> 5);
-  if (words < steps && column.sets.every((one, t) => one !== null || column.sizes[t] === 0)) {
-    const counts = Arena.zeros(arena, terms.length);
-    column.sets.forEach((one, t) => {
-      if (one) counts[t] = countShared(one, posts.bits);
-    });
-    return counts;
-  }
+  const isAllSets = column.sets.every((one, t) => one !== null || column.sizes[t] === 0);
+  if (!rows || (words < steps && isAllSets)) return countBySharing(column, posts, arena);
   const { list } = posts.listedIn(arena);
   const tallied = rowsAt && arena?.tally(list, rowsAt.values, rowsAt.starts, terms.length);
   if (tallied) return tallied;
   const counts = Arena.zeros(arena, terms.length);
   if (rows.form === 'one') countOne(rows.values, list, counts);
   else countMany(rows.starts, rows.values, list, counts);
+  return counts;
+}
+
+/** Counts by what each term shares with a set. */
+function countBySharing({ sets, postings, terms }: TermColumn, posts: PostSet, arena: Arena | null): Uint32Array {
+  const counts = Arena.zeros(arena, terms.length);
+  const { bits } = posts;
+  sets.forEach((one, t) => {
+    if (one) counts[t] = countShared(one, bits);
+    else for (const post of postings[t]!) counts[t]! += (bits[post >>> 5]! >>> (post & 31)) & 1;
+  });
   return counts;
 }
 
@@ -289,10 +345,6 @@ function countOnBoard(board: Board, posts: Bits, terms: number): Uint32Array | n
   return counts;
 }
 
-function meanRow(rows: Extract<Rows, { form: 'many' }>): number {
-  return rows.values.length / Math.max(1, rows.starts.length - 1) + 1;
-}
-
 // The two loops below are where most of an answer's time goes. They stand alone and take typed arrays only, so that
 // the engine compiles each for the very arrays it meets.
 
@@ -306,7 +358,7 @@ export function countOne(values: Numbers, list: Uint32Array, counts: Uint32Array
   }
 }
 
-function countMany(starts: Uint32Array, values: Numbers, list: Uint32Array, counts: Uint32Array): void {
+export function countMany(starts: Uint32Array, values: Numbers, list: Uint32Array, counts: Uint32Array): void {
   for (let i = 0; i < list.length; i++) {
     const post = list[i]!;
     const end = starts[post + 1]!;
@@ -338,7 +390,7 @@ export function buildValueColumn(
     const value = values[p];
     numbers[p] = typeof value === 'string' || typeof value === 'number' ? numberOf.get(value)! : none;
   }
-  return columnOf(termList(terms), { form: 'one', values: numbers, none }, size, arena);
+  return columnOf(termList(terms), { form: 'one', values: numbers, none }, size, arena, false);
 }
 
 /** A number keeps its sign and point apart from other numbers: -1.5 → `minus-1-5`. */

@@ -131,11 +131,18 @@ export function byRelevance(
   before: (a: number, b: number) => number,
 ): Uint32Array {
   const ranks: Ranks = { scores: new Float64Array(posts.length), wholes: new Uint8Array(posts.length) };
+  // scores are added up in the order things are wanted in, and those in a row that are read off the posts at once
+  let inPosts: Met[] = [];
   for (const one of found.wanted) {
     if (one.excluded) continue;
-    if (isQuickerByPost(index, one, posts.length)) rankByPost(index, one, posts, ranks);
-    else rankByWord(index, one, posts, ranks);
+    if (isQuickerByPost(index, one, posts.length)) inPosts.push(one);
+    else {
+      rankByPost(index, inPosts, posts, ranks);
+      rankByWord(index, one, posts, ranks);
+      inPosts = [];
+    }
   }
+  rankByPost(index, inPosts, posts, ranks);
   const { scores, wholes } = ranks;
   const order = firstOf(posts.length, first, (x, y) => {
     const by = wholes[y]! - wholes[x]! || scores[y]! - scores[x]!;
@@ -182,35 +189,72 @@ function addScore(ranks: Ranks, i: number, worth: Worth, times: number, length: 
   ranks.wholes[i]! += worth.inRow ? 1 : whole;
 }
 
-function rankByPost(index: TextIndex, one: Met, posts: Uint32Array, ranks: Ranks): void {
+/** Some words that a wanted thing is met by: those from `low` to `high`, or, if they are not all, `numbers` of them. */
+interface Span {
+  /** Place of the thing among those wanted. */
+  of: number;
+  low: number;
+  high: number;
+  numbers: readonly number[] | null;
+}
+
+function spansOf(wanted: readonly Met[]): Span[] {
+  return wanted.flatMap((one, of) =>
+    one.numbers
+      .filter((numbers) => numbers.length > 0)
+      .map((numbers): Span => {
+        const [low, high] = [numbers[0]!, numbers[numbers.length - 1]!];
+        return { of, low, high, numbers: high - low === numbers.length - 1 ? null : numbers };
+      }),
+  );
+}
+
+/**
+ * Reads the words of each post once for all that is wanted: to fetch them from memory is most of what it takes.
+ * @returns nothing of use: what was fetched ahead, without which the fetching would be left out as of no use
+ */
+function rankByPost(index: TextIndex, wanted: readonly Met[], posts: Uint32Array, ranks: Ranks): number {
+  if (wanted.length === 0) return 0;
   const { tokenStarts, tokens, fieldWeights, lengths } = index;
-  const worth = worthOf(index, one);
-  const { inRow } = worth;
-  const { whole } = one;
+  const worths = wanted.map((one) => worthOf(index, one));
+  const spans = spansOf(wanted);
+  const times = new Float64Array(wanted.length);
+  const wholes = new Uint8Array(wanted.length);
+  let fetched = 0;
   for (let i = 0; i < posts.length; i++) {
+    if (i % atATime === 0) fetched += fetchWords(index, posts, i, Math.min(i + atATime, posts.length));
     const post = posts[i]!;
-    if (inRow && !hasBit(inRow, post)) continue;
-    const start = tokenStarts[post]!;
     const end = tokenStarts[post + 1]!;
-    let times = 0;
-    let isWhole = 0;
-    for (let n = 0; n < one.numbers.length; n++) {
-      const numbers = one.numbers[n]!;
-      const low = numbers.length === 0 ? 0 : numbers[0]!;
-      const high = numbers.length === 0 ? -1 : numbers[numbers.length - 1]!;
-      const isRun = high - low === numbers.length - 1;
-      let field = 0;
-      for (let at = start; at < end; at++) {
-        const w = tokens[at]!;
-        if (w === fieldEnd) field++;
-        else if (w >= low && w <= high && (isRun || numbers.includes(w))) {
-          times += fieldWeights[field]!;
-          if (w === whole) isWhole = 1;
-        }
+    let field = 0;
+    for (let at = tokenStarts[post]!; at < end; at++) {
+      const w = tokens[at]!;
+      if (w === fieldEnd) field++;
+      for (let s = 0; s < spans.length; s++) {
+        const { of, low, high, numbers } = spans[s]!;
+        if (w < low || w > high || (numbers && !numbers.includes(w))) continue;
+        times[of]! += fieldWeights[field]!;
+        if (w === wanted[of]!.whole) wholes[of] = 1;
       }
     }
-    if (times !== 0) addScore(ranks, i, worth, times, lengths[post]!, isWhole);
+    for (let n = 0; n < wanted.length; n++) {
+      const { inRow } = worths[n]!;
+      if (times[n] !== 0 && (!inRow || hasBit(inRow, post))) {
+        addScore(ranks, i, worths[n]!, times[n]!, lengths[post]!, wholes[n]!);
+      }
+      times[n] = wholes[n] = 0;
+    }
   }
+  return fetched;
+}
+
+/** Posts whose words are fetched at a time. */
+const atATime = 64;
+
+/** Reads a word of each of some posts and forgets it: asked for one after the other, they come from memory all at once. */
+function fetchWords({ tokenStarts, tokens, lengths }: TextIndex, posts: Uint32Array, from: number, to: number): number {
+  let seen = 0;
+  for (let i = from; i < to; i++) seen += tokens[tokenStarts[posts[i]!]!]! + lengths[posts[i]!]!;
+  return seen;
 }
 
 function rankByWord(index: TextIndex, one: Met, posts: Uint32Array, ranks: Ranks): void {

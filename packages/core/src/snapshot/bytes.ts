@@ -19,13 +19,14 @@ const headSize = 20;
 
 const kinds = {
   Uint8Array,
+  Int16Array,
   Uint16Array,
   Uint32Array,
   Int32Array,
   Float64Array,
 };
 type Kind = keyof typeof kinds;
-export type NumberArray = Uint8Array | Uint16Array | Uint32Array | Int32Array | Float64Array;
+export type NumberArray = Uint8Array | Int16Array | Uint16Array | Uint32Array | Int32Array | Float64Array;
 
 /** Bytes that are no snapshot, or no whole one. The message says what is wrong with them. */
 export class DamagedSnapshot extends Error {}

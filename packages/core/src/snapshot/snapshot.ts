@@ -7,7 +7,7 @@ import type { Values } from '../store/values.js';
 import { DamagedSnapshot, readBytes, writeBytes, type NumberArray } from './bytes.js';
 
 /** Of the form below. To be raised with every change of it: a snapshot of another version is made anew, never guessed. */
-export const snapshotVersion = 1;
+export const snapshotVersion = 2;
 
 /** What is not numbers. The arrays stand in the order the values and texts are named here. */
 interface Body {
@@ -96,7 +96,7 @@ function takeValues(from: Taker, form: Values['form']): Values {
       return { form, numbers: from.take<Uint16Array | Uint32Array>(Uint16Array, Uint32Array) };
     case 'days':
     case 'wholes':
-      return { form, numbers: from.take(Int32Array) };
+      return { form, numbers: from.take<Int16Array | Int32Array>(Int16Array, Int32Array) };
     case 'numbers':
       return { form, numbers: from.take(Float64Array) };
   }

@@ -2,7 +2,7 @@ import { dayNumber, dayText } from '../dates/calendar.js';
 import type { Field, Post, Value } from '../model/post.js';
 import { termList, type TermList } from './term-list.js';
 import { TextPacker } from './text-packer.js';
-import { flagNo, flagYes, narrowTerms, noFlag, noNumber, termNumbers, type Values } from './values.js';
+import { flagNo, flagYes, narrowTerms, narrowWholes, noFlag, noNumber, termNumbers, type Values } from './values.js';
 
 /** Takes the values of one field, a post after the other, and gives them as a column. */
 export interface Packer {
@@ -120,7 +120,7 @@ class NumberPacker implements Packer {
     if (!this.#whole) return { form: 'numbers', numbers };
     const wholes = new Int32Array(numbers.length);
     for (let p = 0; p < wholes.length; p++) wholes[p] = Number.isNaN(numbers[p]!) ? noNumber : numbers[p]!;
-    return { form: 'wholes', numbers: wholes };
+    return { form: 'wholes', numbers: narrowWholes(wholes) };
   }
 }
 
@@ -179,6 +179,6 @@ class DayPacker implements Packer {
   }
 
   done(): Values {
-    return this.#asText?.done() ?? { form: 'days', numbers: this.#numbers };
+    return this.#asText?.done() ?? { form: 'days', numbers: narrowWholes(this.#numbers) };
   }
 }

@@ -9,7 +9,7 @@ export function fresh(pick: number): number {
   return ~pick;
 }
 
-type Numbers = Uint8Array | Uint16Array | Uint32Array | Int32Array | Float32Array | Float64Array;
+type Numbers = Uint8Array | Int16Array | Uint16Array | Uint32Array | Int32Array | Float32Array | Float64Array;
 
 /** Where a run of rows that stand in a row in an old list ends: of most picks most rows do, and are copied in one go. */
 export function endOfRun(picks: Picks, start: number): number {

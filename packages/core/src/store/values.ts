@@ -20,18 +20,45 @@ export interface ManyTerms {
 
 /**
  * The values of one field over all posts, in the most compact form that gives each back as it was: terms by number,
- * days and whole numbers in 32 bits, other numbers as they are, yes and no in a byte, all else as text.
+ * days and whole numbers in 16 bits or 32, other numbers as they are, yes and no in a byte, all else as text.
  */
 export type Values =
   | OneTerm
   | ManyTerms
-  | { form: 'days' | 'wholes'; numbers: Int32Array }
+  | { form: 'days' | 'wholes'; numbers: Wholes }
   | { form: 'numbers'; numbers: Float64Array }
   | { form: 'flags'; flags: Uint8Array }
   | { form: 'texts'; texts: Texts };
 
-/** Stands for "no value" among 32-bit numbers. */
+/** Whole numbers as narrow as they allow: days from 1880 to 2059 go in 16 bits. */
+export type Wholes = Int16Array | Int32Array;
+
+/** Stands for "no value" among 32-bit numbers, and among those of 16 bits. */
 export const noNumber = -0x80000000;
+const noShort = -0x8000;
+
+/** Stands for "no value" among some whole numbers. */
+export function noWhole(numbers: Wholes): number {
+  return numbers.BYTES_PER_ELEMENT === 2 ? noShort : noNumber;
+}
+
+/** The same in 16 bits, where all fit; `noNumber` stands for "no value" in what is given. */
+export function narrowWholes(numbers: Int32Array): Wholes {
+  for (let p = 0; p < numbers.length; p++) {
+    const number = numbers[p]!;
+    if (number !== noNumber && (number <= noShort || number > 0x7fff)) return numbers;
+  }
+  const narrow = new Int16Array(numbers.length);
+  for (let p = 0; p < narrow.length; p++) narrow[p] = numbers[p] === noNumber ? noShort : numbers[p]!;
+  return narrow;
+}
+
+function widened(numbers: Wholes): Int32Array {
+  if (numbers instanceof Int32Array) return numbers;
+  const wide = new Int32Array(numbers.length);
+  for (let p = 0; p < wide.length; p++) wide[p] = numbers[p] === noShort ? noNumber : numbers[p]!;
+  return wide;
+}
 export const [noFlag, flagNo, flagYes] = [0, 1, 2] as const;
 
 /** Stands for "no term" among term numbers: one past any term. */
@@ -68,9 +95,9 @@ export function valueAt(values: Values, post: number, terms: TermList | null): V
         : Array.from(values.numbers.subarray(start, end), (number) => terms!.terms[number]!.slug);
     }
     case 'days':
-      return values.numbers[post] === noNumber ? undefined : dayText(values.numbers[post]!);
+      return values.numbers[post] === noWhole(values.numbers) ? undefined : dayText(values.numbers[post]!);
     case 'wholes':
-      return values.numbers[post] === noNumber ? undefined : values.numbers[post];
+      return values.numbers[post] === noWhole(values.numbers) ? undefined : values.numbers[post];
     case 'numbers':
       return Number.isNaN(values.numbers[post]!) ? undefined : values.numbers[post];
     case 'flags':
@@ -83,12 +110,12 @@ export function valueAt(values: Values, post: number, terms: TermList | null): V
 /** The values of a field as numbers to compare and to count by; NaN where there is none or it is no number. */
 export function numbersOf(values: Values): Float64Array | null {
   if (values.form === 'numbers') return values.numbers;
-  if (values.form === 'days' || values.form === 'wholes') return withNaN(values.numbers, noNumber, 0);
+  if (values.form === 'days' || values.form === 'wholes') return withNaN(values.numbers, noWhole(values.numbers), 0);
   return values.form === 'flags' ? withNaN(values.flags, noFlag, flagNo) : null;
 }
 
 // a plain loop: to map over typed arrays with a function is many times slower
-function withNaN(numbers: Int32Array | Uint8Array, none: number, less: number): Float64Array {
+function withNaN(numbers: Wholes | Uint8Array, none: number, less: number): Float64Array {
   const all = new Float64Array(numbers.length);
   for (let p = 0; p < all.length; p++) all[p] = numbers[p] === none ? NaN : numbers[p]! - less;
   return all;
@@ -107,10 +134,10 @@ export function pickValues(old: Values, added: Values, picks: Picks, terms: numb
     return { form: 'flags', flags: pickNumbers(new Uint8Array(size), old.flags, added.flags, picks) };
   }
   if (old.form === 'days' && added.form === 'days') {
-    return { form: 'days', numbers: pickNumbers(new Int32Array(size), old.numbers, added.numbers, picks) };
+    return { form: 'days', numbers: pickWholes(old.numbers, added.numbers, picks) };
   }
   if (old.form === 'wholes' && added.form === 'wholes') {
-    return { form: 'wholes', numbers: pickNumbers(new Int32Array(size), old.numbers, added.numbers, picks) };
+    return { form: 'wholes', numbers: pickWholes(old.numbers, added.numbers, picks) };
   }
   const [before, after] = [numbersOf(old), numbersOf(added)];
   if (before && after) return { form: 'numbers', numbers: pickNumbers(new Float64Array(size), before, after, picks) };
@@ -118,6 +145,13 @@ export function pickValues(old: Values, added: Values, picks: Picks, terms: numb
     return { form: 'term', numbers: pickNumbers(termNumbers(terms, size), old.numbers, added.numbers, picks) };
   }
   return pickTerms(manyOf(old), manyOf(added), picks, terms);
+}
+
+function pickWholes(old: Wholes, added: Wholes, picks: Picks): Wholes {
+  if (old instanceof Int16Array && added instanceof Int16Array) {
+    return pickNumbers(new Int16Array(picks.length), old, added, picks);
+  }
+  return pickNumbers(new Int32Array(picks.length), widened(old), widened(added), picks);
 }
 
 function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number): Values {
@@ -156,7 +190,8 @@ function textsOf(values: Values): Texts {
   if (values.form === 'texts') return values.texts;
   if (values.form !== 'days') throw new Error(`A field of text is kept as ${values.form}.`);
   const { numbers } = values;
-  return packTexts(numbers.length, (p) => (numbers[p] === noNumber ? undefined : dayText(numbers[p]!)));
+  const none = noWhole(numbers);
+  return packTexts(numbers.length, (p) => (numbers[p] === none ? undefined : dayText(numbers[p]!)));
 }
 
 /** Term numbers changed to those of another list of terms; terms that are gone are left out. */

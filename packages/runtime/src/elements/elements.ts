@@ -8,14 +8,30 @@ import { showText } from '../draw/show-text.js';
 import type { Listing } from '../listing/listing.js';
 import { Part } from './part.js';
 
+/** Width in CSS pixels from which facets stand beside or above the cards, and not behind a button. */
+const wideFrom = 640;
+
 /** Draws the whole of a lens: facets, chips, count line, sort, cards and pager. */
 export class IvyLens extends Part {
   /** What a server drew for pages without scripts. It stays until there is something to put in its place. */
   #plain: Element | null = null;
+  /**
+   * Tells whether the lens has room for facets beside the cards. Measured and not asked in a style sheet: within an
+   * element that styles ask the width of, Chromium 150 now and then left what was drawn anew without a size.
+   */
+  readonly #width = new ResizeObserver(([entry]) => {
+    if (entry) this.toggleAttribute('data-wide', entry.contentRect.width >= wideFrom);
+  });
 
   override connectedCallback(): void {
     this.#plain = this.querySelector(':scope > [data-plain]');
     super.connectedCallback();
+    this.#width.observe(this);
+  }
+
+  override disconnectedCallback(): void {
+    super.disconnectedCallback();
+    this.#width.disconnect();
   }
 
   override render(): TemplateResult {
