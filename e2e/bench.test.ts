@@ -216,9 +216,6 @@ test('two people at one bench: the one who comes second chooses, and nothing is 
 });
 
 test('an address that finds nothing says so and offers the nearest ways out', async () => {
-  // a person who comes back to the Bench, not one in the middle of what the test before did
-  await browser.driver.navigate().refresh();
-  await browser.inFrame(() => browser.find('.ivy-card'));
   await browser.press('button[aria-label="Edit the address as text"]');
   await (
     await browser.find('input[aria-label="Address as text"]')

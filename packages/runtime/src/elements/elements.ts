@@ -16,8 +16,8 @@ export class IvyLens extends Part {
   /** What a server drew for pages without scripts. It stays until there is something to put in its place. */
   #plain: Element | null = null;
   /**
-   * Tells whether the lens has room for facets beside the cards. Measured and not asked in a style sheet: within an
-   * element that styles ask the width of, Chromium 150 now and then left what was drawn anew without a size.
+   * Tells whether the lens has room for facets beside the cards. Measured, and not asked by a container query: with one,
+   * Chromium 150 was seen to leave what was drawn anew within it without size and style.
    */
   readonly #width = new ResizeObserver(([entry]) => {
     if (entry) this.toggleAttribute('data-wide', entry.contentRect.width >= wideFrom);
