@@ -7,14 +7,15 @@ import { either } from './read.js';
 /**
  * Writes the canonical address of a query: facets in the lens's order, then sort, then page. Defaults are left
  * out, so a query with nothing chosen gives ''. Parameters that are not the lens's are the caller's to keep.
+ * @param without  key of a facet whose choice is lifted, which leads to the first page
  */
-export function writeAddress(query: Query): string {
+export function writeAddress(query: Query, without: string | null = null): string {
   const { lens } = query;
   const { prefix } = lens.address;
   const parts: string[] = [];
   const add = (name: string, value: string) => parts.push(`${encodePart(prefix + name)}=${value}`);
   for (const facet of lens.facets) {
-    const selection = query.selections[facet.key];
+    const selection = facet.key === without ? undefined : query.selections[facet.key];
     if (isSwitch(facet) && facet.start !== either) {
       const chosen = selection ? writeSelection(selection) : either;
       if (chosen !== facet.start) add(facet.key, chosen);
@@ -22,7 +23,7 @@ export function writeAddress(query: Query): string {
   }
   if (query.sort !== null && query.sort !== sortOf({ ...query, sort: null })?.key)
     add(lens.address.sort, encodePart(query.sort));
-  if (query.page > 1) add(lens.address.page, String(query.page));
+  if (query.page > 1 && without === null) add(lens.address.page, String(query.page));
   return parts.join('&');
 }
 

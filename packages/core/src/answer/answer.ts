@@ -116,15 +116,11 @@ function clamped(asked: number, page: number): Notice {
 
 /** The nearest ways out of an empty answer: each active facet lifted alone, most results first. */
 function waysOut(query: Query, { active, others }: Passed): Way[] {
-  return active
-    .map((facet, i): Way => {
-      const { [facet.key]: _lifted, ...selections } = query.selections;
-      return {
-        without: facet.key,
-        matched: others[i]!.count,
-        address: writeAddress({ ...query, selections, page: 1 }),
-      };
-    })
-    .filter((way) => way.matched > 0)
-    .sort((a, b) => b.matched - a.matched);
+  const ways: Way[] = [];
+  for (let i = 0; i < active.length; i++) {
+    const { key } = active[i]!;
+    const matched = others[i]!.count;
+    if (matched > 0) ways.push({ without: key, matched, address: writeAddress(query, key) });
+  }
+  return ways.sort((a, b) => b.matched - a.matched);
 }

@@ -2,7 +2,8 @@ import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
 import { isLessInRows, numbersIn, tallyRows, type PostRows } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
-import { lowerBound, type SortedColumn } from '../index/sorted-column.js';
+import { lowerBound } from '../index/bounds.js';
+import type { SortedColumn } from '../index/sorted-column.js';
 import { countOne, countTermsOf, type TermColumn } from '../index/term-column.js';
 
 /** Counts that are kept, by the column they are of. */

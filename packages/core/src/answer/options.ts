@@ -92,8 +92,10 @@ export function drawOptions(
   if (drawn) return drawn;
   const places = placesFor(facet, column, shownOf, counts, chosen, partly);
   const { at } = places;
-  const options = places.zeros.slice();
   const found = arena?.found(counts);
+  // where nothing is found and nothing chosen, the options are those of all such answers
+  if (found && chosen.size === 0 && (found.length === 0 || found[0]! >= counts.length)) return places.zeros;
+  const options = places.zeros.slice();
   if (found) drawFound(places, counts, found, options);
   else drawAll(places, counts, options);
   // few are chosen: they are drawn over, so that the loop need not ask of each

@@ -81,7 +81,12 @@ export function scopeCounted(index: PostIndex, scope: Lens['scope']): Scope {
   if (!byScope) scopes.set(index, (byScope = new WeakMap()));
   let counted = byScope.get(scope);
   if (!counted) {
-    counted = { set: PostSet.ofBits(index.size, scopeOf(index, scope)), arena: index.arena, kept: new Map(), rows: () => index.rows };
+    counted = {
+      set: PostSet.ofBits(index.size, scopeOf(index, scope)),
+      arena: index.arena,
+      kept: new Map(),
+      rows: () => index.rows,
+    };
     byScope.set(scope, counted);
   }
   return counted;

@@ -1,7 +1,8 @@
 import { dayText, numberOf, partsOf } from '../dates/calendar.js';
 import type { PostIndex } from '../index/post-index.js';
 import { PostSet } from '../index/post-set.js';
-import { lowerBound, type SortedColumn } from '../index/sorted-column.js';
+import { lowerBound } from '../index/bounds.js';
+import type { SortedColumn } from '../index/sorted-column.js';
 import type { Lens, RangeFacet } from '../model/lens.js';
 import type { Counted } from './counting.js';
 
@@ -124,7 +125,8 @@ export function histogramOf(
   // counts by value are worth making where they are kept, and where values are not more than posts
   const { count, size } = counted.set;
   const isFew = PostSet.isFew(size, count) && count < start.distinct.length;
-  if (isFew && !counted.keepsCounts && !counted.countsAlong(start)) return listHistogram(start, end, counted.set.list, steps);
+  if (isFew && !counted.keepsCounts && !counted.countsAlong(start))
+    return listHistogram(start, end, counted.set.list, steps);
   const ranks = counted.ranks(start);
   const [lowRank, highStart] = endsOfCounts(ranks);
   const highRank = start === end ? highStart : endsOfCounts(counted.ranks(end))[1];

@@ -4,6 +4,7 @@ import {
   bitsOf,
   countBits,
   emptyBits,
+  fillSpan,
   listBits,
   orInto,
   setBit,
@@ -11,6 +12,7 @@ import {
   wordsOf,
   type Bits,
 } from './bits.js';
+import { lowerBound } from './bounds.js';
 
 /** What finding a post in a list costs, in posts of that list laid out and taken up again; and in the arena. */
 const stepsToFind = 6;
@@ -22,12 +24,16 @@ const stepsToSort = 16;
 /**
  * A set of posts as a bit a post, or as a list, ascending, or both: whichever it came as, and the other when it is
  * asked for. Few posts come as a list, and everything done with them then takes as long as they are many, not as long
- * as the index is. Never changed.
+ * as the index is. Posts in a row come as their first and how many they are. Never changed.
  */
 export class PostSet {
   #bits: Bits | null;
   #list: Uint32Array | null;
   #count: number;
+  /** Of posts in a row the first; of any others -1. */
+  #first = -1;
+  /** Where posts in a row are put when they are asked for one by one. */
+  #arena: Arena | null = null;
 
   private constructor(
     readonly size: number,
@@ -38,6 +44,17 @@ export class PostSet {
     this.#bits = bits;
     this.#list = list;
     this.#count = count;
+  }
+
+  /**
+   * Posts in a row.
+   * @param arena  as for `and`
+   */
+  static ofSpan(size: number, first: number, count: number, arena: Arena | null = null): PostSet {
+    const set = new PostSet(size, null, null, count);
+    set.#first = first;
+    set.#arena = arena;
+    return set;
   }
 
   /** @param count  how many posts there are, when it is known already */
@@ -84,8 +101,8 @@ export class PostSet {
     }
     const bits = cleanBits(size, arena);
     for (const set of sets) {
-      if (!set.#bits) markIn(bits, set.#list!, arena);
-      else if (!arena?.orInto(bits, set.#bits)) orInto(bits, set.#bits);
+      if (set.#list && !set.#bits) markIn(bits, set.#list, arena);
+      else if (!arena?.orInto(bits, set.bits)) orInto(bits, set.bits);
     }
     return PostSet.ofBits(size, bits, arena?.count(bits));
   }
@@ -101,7 +118,12 @@ export class PostSet {
   }
 
   get bits(): Bits {
-    this.#bits ??= bitsOf(this.size, this.#list!);
+    if (this.#bits) return this.#bits;
+    const first = this.#first;
+    this.#bits =
+      first < 0
+        ? bitsOf(this.size, this.#list!)
+        : fillSpan(cleanBits(this.size, this.#arena), first, first + this.#count);
     return this.#bits;
   }
 
@@ -112,6 +134,11 @@ export class PostSet {
   /** The same with its list at hand. It lies in the arena only if the set itself does: others may be kept for long. */
   listedIn(arena: Arena | null): PostSet {
     if (this.#list) return this;
+    if (this.#first >= 0) {
+      this.#list = Arena.numbers(this.#arena, this.#count);
+      for (let i = 0; i < this.#count; i++) this.#list[i] = this.#first + i;
+      return this;
+    }
     const isScratch = arena !== null && arena.owns(this.#bits!);
     this.#list = (isScratch && arena.list(this.#bits!, this.count)) || listBits(this.#bits!);
     return this;
@@ -120,6 +147,7 @@ export class PostSet {
   /** The same, to be kept beyond an answer: what lies in the arena is copied out of it. */
   settled(arena: Arena | null): PostSet {
     if (!arena) return this;
+    if (this.#first >= 0) return PostSet.ofSpan(this.size, this.#first, this.#count);
     if (this.#bits && !this.#list && PostSet.isFew(this.size, this.count)) {
       return PostSet.ofList(this.size, this.listedIn(arena).list).settled(arena);
     }
@@ -134,10 +162,12 @@ export class PostSet {
    * @param arena  where the outcome may lie if it is not kept beyond an answer
    */
   and(other: PostSet, arena: Arena | null = null): PostSet {
+    const inRow = this.#first >= 0 ? this.#cutOut(other) : other.#first >= 0 ? other.#cutOut(this) : null;
+    if (inRow) return inRow;
     if (!this.#list && !other.#list) {
-      const shared = arena?.and(this.#bits!, other.#bits!);
+      const shared = arena?.and(this.bits, other.bits);
       if (shared) return PostSet.ofBits(this.size, shared.bits, shared.count);
-      return PostSet.ofBits(this.size, andBits(this.#bits!, other.#bits!));
+      return PostSet.ofBits(this.size, andBits(this.bits, other.bits));
     }
     const [few, more] =
       this.#list && (!other.#list || this.#list.length <= other.#list.length) ? [this, other] : [other, this];
@@ -147,12 +177,45 @@ export class PostSet {
     return PostSet.ofList(this.size, list);
   }
 
+  /** The posts of another set that are in this row of posts; null where that is best done with a bit a post. */
+  #cutOut(other: PostSet): PostSet | null {
+    const [first, end] = [this.#first, this.#first + this.#count];
+    if (other.#first >= 0) {
+      const from = Math.max(first, other.#first);
+      const to = Math.min(end, other.#first + other.#count);
+      return PostSet.ofSpan(this.size, from, Math.max(0, to - from), this.#arena);
+    }
+    if (other.#list) {
+      const list = other.#list;
+      return PostSet.ofList(this.size, list.subarray(lowerBound(list, first), lowerBound(list, end)));
+    }
+    if (!PostSet.isFew(this.size, this.#count)) return null;
+    return PostSet.ofList(this.size, listRun(other.#bits!, first, end, this.#arena));
+  }
+
   /** The posts that are in this and not in the other; `arena` as for `and`. */
   without(other: PostSet, arena: Arena | null = null): PostSet {
     const left = arena?.without(this.bits, other.bits);
     if (left) return PostSet.ofBits(this.size, left.bits, left.count);
     return PostSet.ofBits(this.size, withoutBits(this.bits, other.bits));
   }
+}
+
+/** The posts of a set from `start` up to `end`, the latter left out. */
+function listRun(bits: Bits, start: number, end: number, arena: Arena | null): Uint32Array {
+  const list = Arena.numbers(arena, end - start);
+  let count = 0;
+  for (let w = start >>> 5; w << 5 < end; w++) {
+    let v = bits[w]!;
+    if (w === start >>> 5) v &= 0xffffffff << (start & 31);
+    if (w === (end - 1) >>> 5) v &= 0xffffffff >>> (31 - ((end - 1) & 31));
+    while (v !== 0) {
+      const low = v & -v;
+      list[count++] = (w << 5) + 31 - Math.clz32(low);
+      v ^= low;
+    }
+  }
+  return Arena.first(arena, list, count);
 }
 
 /** A set of no posts, to be filled. */

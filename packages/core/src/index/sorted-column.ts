@@ -1,5 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { emptyBits, fillSpan, setBit, spanBits, bitsOf, type Bits } from './bits.js';
+import { lowerBound, upperBound } from './bounds.js';
 import { cleanBits, markIn, PostSet } from './post-set.js';
 
 /**
@@ -67,7 +68,20 @@ export function buildSortedColumn(values: Float64Array, order: Uint32Array, aren
   const filled = falling ? spanBits(size, 0, filledCount) : bitsOf(size, posts);
   const here = arena ? arena.adopt(ranks) : ranks;
   const ranksAt = arena ? arena.placed(here) : -1;
-  return { size, distinct, ranks: here, ranksAt, posts, starts, count: filledCount, falling, steps, stride, filled, whole };
+  return {
+    size,
+    distinct,
+    ranks: here,
+    ranksAt,
+    posts,
+    starts,
+    count: filledCount,
+    falling,
+    steps,
+    stride,
+    filled,
+    whole,
+  };
 }
 
 function distinctOf(values: Float64Array, posts: Uint32Array): Pick<SortedColumn, 'distinct' | 'starts'> {
@@ -133,41 +147,9 @@ export function postsWithin(
   if (start === end) {
     const count = Math.max(0, begun - over);
     const filled = start.count;
-    if (start.falling) return spanOf(size, filled - over - count, count, arena);
+    if (start.falling) return PostSet.ofSpan(size, filled - over - count, count, arena);
     if (PostSet.isFew(size, count)) return PostSet.ofUnsorted(size, start.posts.subarray(over, over + count), arena);
   }
   const reached = PostSet.ofBits(size, firstPosts(start, begun, arena), begun);
   return over === 0 ? reached : reached.without(PostSet.ofBits(size, firstPosts(end, over, arena), over), arena);
-}
-
-/** `count` posts in a row. */
-function spanOf(size: number, first: number, count: number, arena: Arena | null): PostSet {
-  if (!PostSet.isFew(size, count)) {
-    return PostSet.ofBits(size, fillSpan(cleanBits(size, arena), first, first + count), count);
-  }
-  const list = Arena.numbers(arena, count);
-  for (let i = 0; i < count; i++) list[i] = first + i;
-  return PostSet.ofList(size, list);
-}
-
-/** First place whose value is not below `value`. */
-export function lowerBound(sorted: Float64Array | Uint32Array, value: number): number {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >>> 1;
-    if (sorted[middle]! < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
-/** First place whose value is above `value`. */
-export function upperBound(sorted: Float64Array, value: number): number {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >>> 1;
-    if (sorted[middle]! <= value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }

@@ -5,7 +5,7 @@ import { SlugMaker } from '../text/slug.js';
 import { Arena } from '../kernel/arena.js';
 import { countShared, hasBit, wordsOf, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
-import { lowerBound } from './sorted-column.js';
+import { lowerBound } from './bounds.js';
 
 type Numbers = Uint16Array | Uint32Array;
 
@@ -129,13 +129,7 @@ function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers)
 }
 
 /** Turns rows over: from the terms of each post to the posts of each term. */
-function columnOf(
-  terms: TermList,
-  rows: Rows,
-  size: number,
-  arena: Arena | null,
-  sharesRows: boolean,
-): TermColumn {
+function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null, sharesRows: boolean): TermColumn {
   const count = terms.terms.length;
   const sizes = new Uint32Array(count);
   const { values } = rows;

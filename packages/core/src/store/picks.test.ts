@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { pickNumbers, pickStarts } from './picks.js';
 
-const kinds = [Uint8Array, Uint16Array, Uint32Array, Int32Array, Float32Array, Float64Array];
+const kinds = [Uint8Array, Int16Array, Uint16Array, Uint32Array, Int32Array, Float32Array, Float64Array];
 
 /** Runs long enough to be copied in one go, single rows, and added ones. */
 const runs = fc.array(

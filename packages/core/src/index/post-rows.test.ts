@@ -1,0 +1,76 @@
+import fc from 'fast-check';
+import { field } from '../../test/arbitrary.js';
+import { largeCollection } from '../../test/large.js';
+import { buildIndex } from './post-index.js';
+import { numbersIn, tallyRows, type RowColumn } from './post-rows.js';
+import { PostSet } from './post-set.js';
+import { countTermsOf, type TermColumn } from './term-column.js';
+
+const collection = largeCollection(400);
+const { size } = buildIndex(collection);
+
+/** The posts that have a number, found by what a column keeps for other ends than counting. */
+function postsWith(column: RowColumn, number: number): (post: number) => boolean {
+  if ('ranks' in column) return (post) => column.ranks[post] === number;
+  const { sets, postings } = column;
+  const set = sets[number];
+  return set ? (post) => ((set[post >>> 5]! >>> (post & 31)) & 1) === 1 : (post) => postings[number]!.includes(post);
+}
+
+test('counts by rows are those of each column, whatever was put in rows before', () => {
+  const index = buildIndex(collection, 0);
+  const columns: RowColumn[] = [
+    ...['tags', 'place', 'open', 'kind'].map((key) => index.column(key)),
+    index.numbers('minutes'),
+  ];
+  const some = fc.tuple(fc.subarray(columns, { minLength: 1 }), fc.uniqueArray(fc.nat({ max: size - 1 })));
+  let inRows = 0;
+  fc.assert(
+    fc.property(some, ([asked, posts]) => {
+      index.putInRows(asked);
+      const rows = index.rows!;
+      expect(asked.every((column) => rows.firsts.has(column))).toBe(true);
+      const list = Uint32Array.from(posts).sort();
+      const counts = index.arena!.during(() => [...tallyRows(rows, PostSet.ofList(size, list), index.arena)]);
+      for (const [column, first] of rows.firsts) {
+        const own = counts.slice(first, first + numbersIn(column));
+        expect(own).toEqual(own.map((_, n) => posts.filter(postsWith(column, n)).length));
+      }
+      inRows = rows.firsts.size;
+    }),
+    { numRuns: 60 },
+  );
+  expect(inRows).toBe(columns.length);
+});
+
+test('a column whose rows were given up is still counted by', () => {
+  const index = buildIndex(collection, 0);
+  const place = index.column('place');
+  index.putInRows([place]);
+  expect(place.rows).toBeNull();
+  const every = PostSet.ofList(
+    size,
+    Uint32Array.from({ length: size }, (_, p) => p),
+  );
+  for (const arena of [null, index.arena]) {
+    expect([...countTermsOf({ ...place, board: arena && place.board }, every, arena)]).toEqual([...place.sizes]);
+  }
+});
+
+test('what 16 bits can’t tell is counted a column at a time', () => {
+  const posts = Array.from({ length: 66_000 }, (_, i) => ({
+    id: `n${i}`,
+    values: { code: `c${i}`, open: i % 3 === 0 },
+  }));
+  const index = buildIndex({ fields: [field('code', 'text'), field('open', 'boolean')], taxonomies: {}, posts });
+  const columns: TermColumn[] = [index.column('code'), index.column('open')];
+  index.putInRows(columns);
+  expect(index.rows).toBeNull();
+  const first = PostSet.ofList(index.size, Uint32Array.of(0, 1, 2, 3));
+  const [codes, flags] = index.arena!.during(() =>
+    columns.map((column) => [...countTermsOf(column, first, index.arena)].filter((count) => count > 0)),
+  );
+  expect(codes).toEqual([1, 1, 1, 1]);
+  const having = (flag: boolean) => [0, 1, 2, 3].filter((post) => index.valueOf(post, 'open') === flag).length;
+  expect(flags).toEqual([having(true), having(false)]);
+});
