@@ -28,13 +28,13 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
   const passed = passQuery(index, plan.scope, query);
   const { all, others } = countedOf(plan, passed, query);
   const found = searchIn(index, query);
-  const said = [...notices, ...respellings(found)];
+  const said = found ? [...notices, ...respellings(found)] : notices.slice();
 
   const size = lens.paging.mode === 'all' ? Math.max(all.set.count, 1) : lens.paging.size;
   const pages = Math.max(1, Math.ceil(all.set.count / size));
   const page = Math.min(Math.max(query.page, 1), pages);
   if (page !== query.page) said.push(clamped(query.page, page));
-  const canonical: Query = { ...query, page };
+  const canonical: Query = page === query.page ? query : { ...query, page };
   const sort = sortOf(query);
   const ordering = orderingOf(index, sort, found, query.seed ?? '');
 
@@ -95,14 +95,14 @@ function searchIn(index: PostIndex, query: Query): Found | null {
   return null;
 }
 
-function respellings(found: Found | null): Notice[] {
-  return (found?.found.wanted ?? []).flatMap((one) =>
+function respellings({ found, facet }: Found): Notice[] {
+  return found.wanted.flatMap((one) =>
     one.respelled === null
       ? []
       : [
           {
             code: 'respelled' as const,
-            facet: found!.facet.key,
+            facet: facet.key,
             value: one.respelled,
             text: `Nothing begins with “${one.words[0]}”, so “${one.respelled}” was searched for.`,
           },

@@ -99,10 +99,8 @@ export function drawOptions(
   if (found) drawFound(places, counts, found, options);
   else drawAll(places, counts, options);
   // few are chosen: they are drawn over, so that the loop need not ask of each
-  for (const term of partly) if (at[term]! >= 0) options[at[term]!] = { ...options[at[term]!]!, partly: true };
-  for (const term of chosen) {
-    if (at[term]! >= 0) options[at[term]!] = { ...options[at[term]!]!, selected: true, partly: false };
-  }
+  for (const term of partly) if (at[term]! >= 0) options[at[term]!] = marked(options[at[term]!]!, false);
+  for (const term of chosen) if (at[term]! >= 0) options[at[term]!] = marked(options[at[term]!]!, true);
   if (isPlain) shownOf.drawn.set(counts, options);
   return options;
 }
@@ -154,6 +152,11 @@ function counted({ value, label, parent, depth }: Option, count: number): Option
  */
 function passingOption({ value, label, parent, depth }: Option, count: number): Option {
   return { value, label, count, selected: false, partly: false, parent, depth };
+}
+
+/** An option that is chosen, or has one below it that is. Written out: to spread an object is many times slower. */
+function marked({ value, label, count, parent, depth }: Option, selected: boolean): Option {
+  return { value, label, count, selected, partly: !selected, parent, depth };
 }
 
 function plainOption(value: string, label: string, count: number, parent: string | null, depth: number): Option {

@@ -106,28 +106,36 @@ export interface Passed {
 
 export function passQuery(index: PostIndex, scope: Scope, query: Query): Passed {
   const { lens, selections } = query;
-  const active = lens.facets.filter((facet) => selections[facet.key]);
-  const each = active.map((facet) => passing(index, lens, facet, selections[facet.key]!, index.arena));
-  const { all, others } = combine(scope.set.count === index.size ? null : scope.set, each, index.arena);
-  return { active, each, all: all ?? scope.set, others: others.map((posts) => posts ?? scope.set) };
+  const active: Facet[] = [];
+  const each: PostSet[] = [];
+  for (const facet of lens.facets) {
+    const selection = selections[facet.key];
+    if (!selection) continue;
+    active.push(facet);
+    each.push(passing(index, lens, facet, selection, index.arena));
+  }
+  return { active, each, ...combine(scope.set, each, index.arena) };
 }
 
 /**
  * The posts that pass all facets, and for each facet those that pass all but it. Running products from both
  * ends, so that the cost is at most 3 ANDs a facet and not one for every pair.
- * @param scope  null stands for all posts, which need no AND
  */
-function combine(scope: PostSet | null, passes: readonly PostSet[], arena: Arena | null) {
-  const both = (a: PostSet | null, b: PostSet | null) => (a && b ? a.and(b, arena) : (a ?? b));
-  const before: (PostSet | null)[] = [scope];
-  for (const posts of passes) before.push(both(before[before.length - 1]!, posts));
-  const others: (PostSet | null)[] = passes.map(() => null);
+function combine(scope: PostSet, passes: readonly PostSet[], arena: Arena | null): Pick<Passed, 'all' | 'others'> {
+  // null stands for all posts, which need no AND
+  const before: (PostSet | null)[] = [scope.count === scope.size ? null : scope];
+  for (let i = 0; i < passes.length; i++) before.push(both(before[i]!, passes[i]!, arena));
+  const others = passes.map(() => scope);
   let after: PostSet | null = null;
   for (let i = passes.length - 1; i >= 0; i--) {
-    others[i] = both(before[i]!, after);
-    if (i > 0) after = both(passes[i]!, after);
+    others[i] = both(before[i]!, after, arena) ?? scope;
+    if (i > 0) after = both(passes[i]!, after, arena);
   }
-  return { all: before[passes.length]!, others };
+  return { all: before[passes.length] ?? scope, others };
+}
+
+function both(a: PostSet | null, b: PostSet | null, arena: Arena | null): PostSet | null {
+  return a && b ? a.and(b, arena) : (a ?? b);
 }
 
 /** What a query counts over: all that match, and, for each active facet, those that pass all others. */
@@ -146,9 +154,9 @@ export function countedOf(
 /** Room for the counts under a facet's choice alone, if that is one common term. */
 function keptUnder(plan: Plan, facet: Facet, query: Query): KeptCounts | null {
   const column = plan.terms.get(facet)?.column;
-  const [slug, ...more] = slugsOf(query.selections[facet.key]!);
-  const term = slug === undefined ? undefined : column?.numbers.get(slug);
-  if (!column || term === undefined || more.length > 0 || !column.sets[term]) return null;
+  const slugs = slugsOf(query.selections[facet.key]!);
+  const term = slugs.length === 1 ? column?.numbers.get(slugs[0]!) : undefined;
+  if (!column || term === undefined || !column.sets[term]) return null;
   return commonCounts(plan, facet, term);
 }
 

@@ -237,10 +237,11 @@ function placeOfRows(rows: Rows, arena: Arena): TermColumn['rowsAt'] {
 /** The posts under any of some terms. One term's own set is handed out as it is. `arena`: where another may lie. */
 export function postsUnder(column: TermColumn, terms: readonly number[], arena: Arena | null = null): PostSet {
   const { size, sets, postings, sizes } = column;
-  const [term, ...others] = terms;
-  if (term === undefined) return PostSet.ofList(size, new Uint32Array(0));
-  if (others.length === 0) {
-    return sets[term] ? PostSet.ofBits(size, sets[term], sizes[term]) : PostSet.ofList(size, postings[term]!);
+  if (terms.length === 0) return PostSet.ofList(size, new Uint32Array(0));
+  if (terms.length === 1) {
+    const term = terms[0]!;
+    const set = sets[term];
+    return set ? PostSet.ofBits(size, set, sizes[term]) : PostSet.ofList(size, postings[term]!);
   }
   return PostSet.union(
     size,
