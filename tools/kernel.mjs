@@ -110,14 +110,15 @@ const join2 = (how) => ({
  * @param locals  the first of three it may use: end of the run, place in it, what was read
  * @param read    puts the number of the post whose address is in a local on the stack
  * @param count   counts the post at local 0, given what reads its number
+ * @param ahead   likewise as `read`, for reading ahead
  */
-const inRuns = (locals, read, count) => {
+const inRuns = (locals, read, count, ahead = read) => {
   const [end, place, seen] = [locals, locals + 1, locals + 2];
   return [
     ...walk(0, 1, 0, [
       ...[...get(0), ...number(posts), add, ...tee(end), ...get(1), ...get(end), ...get(1), below, select, ...set(end)],
       ...[...get(0), ...set(place)],
-      ...walk(place, end, 4, [...get(seen), ...read(place), add, ...set(seen)]),
+      ...walk(place, end, 4, [...get(seen), ...ahead(place), add, ...set(seen)]),
       ...walk(0, end, 4, count(read(0))),
     ]),
     ...get(seen),
@@ -315,6 +316,12 @@ const functions = {
             ...[...get(6), ...load16, ...number(2), shiftLeft, ...get(5), add, ...tee(8)],
             ...[...get(8), ...load, ...number(1), add, ...store],
           ]),
+        ],
+        // the first number and the last: a row may lie on two lines of the cache
+        (post) => [
+          ...[...get(post), ...load, ...number(2), shiftLeft, ...get(2), add, ...tee(8)],
+          ...[...load, ...number(1), shiftLeft, ...get(3), add, ...load16],
+          ...[...get(8), ...loadFrom(4), ...number(1), shiftLeft, ...get(3), add, ...number(2), subtract, ...load16, add],
         ],
       ),
     ],

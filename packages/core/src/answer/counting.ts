@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
-import { isLessInRows, numbersIn, tallyRows, type PostRows } from '../index/post-rows.js';
+import { numbersIn, tallyRows, type PostRows } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
 import { lowerBound } from '../index/bounds.js';
 import type { SortedColumn } from '../index/sorted-column.js';
@@ -120,8 +120,8 @@ export class Counted {
     const first = rows?.firsts.get(column);
     if (!rows || first === undefined) return null;
     if (this.#inRows === undefined) {
-      const isLess = isLessInRows(rows, this.#isForMany ? rows.firsts.keys() : [column], posts);
-      this.#inRows = isLess ? tallyRows(rows, posts, this.#scope.arena) : null;
+      const most = this.#isForMany ? rows.mostForAll : rows.mostForOne.get(column)!;
+      this.#inRows = posts.count <= most ? tallyRows(rows, posts, this.#scope.arena) : null;
     }
     return this.#inRows?.subarray(first, first + numbersIn(column)) ?? null;
   }

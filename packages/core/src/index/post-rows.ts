@@ -1,7 +1,7 @@
 import { Arena } from '../kernel/arena.js';
 import type { PostSet } from './post-set.js';
 import type { SortedColumn } from './sorted-column.js';
-import { countMany, stepsOfWalk, stepsOnBoard, type Rows, type TermColumn } from './term-column.js';
+import { countMany, meanRow, stepsOfWalk, stepsOnBoard, type Rows, type TermColumn } from './term-column.js';
 
 /** A column whose numbers go into rows: of terms, or of values by their rank. */
 export type RowColumn = TermColumn | SortedColumn;
@@ -25,6 +25,9 @@ export interface PostRows {
   /** Those of post `p`: `values[starts[p] … starts[p + 1])`. */
   starts: Uint32Array;
   values: Uint16Array;
+  /** Up to how many posts it is less to count by all than by each column alone, and than by one column alone. */
+  mostForAll: number;
+  mostForOne: ReadonlyMap<RowColumn, number>;
   /** Where they lie in the index's arena; null where they don't. */
   at: { values: number; starts: number } | null;
 }
@@ -68,7 +71,16 @@ export function buildPostRows(
   const [keptStarts, keptValues] = [arena.adopt(starts), arena.adopt(values)];
   const place = arena.placed(keptValues);
   const at = place >= 0 && arena.owns(keptStarts) ? { values: place, starts: keptStarts.byteOffset } : null;
-  return { firsts, count, starts: keptStarts, values: keptValues, at };
+  const mean = meanRow(starts, values);
+  return {
+    firsts,
+    count,
+    starts: keptStarts,
+    values: keptValues,
+    at,
+    mostForAll: mostPosts(size, mean, columns),
+    mostForOne: new Map(columns.map((column) => [column, mostPosts(size, mean, [column])])),
+  };
 }
 
 function partOf(column: RowColumn, before: PostRows | null): RowPart {
@@ -125,14 +137,25 @@ function putMany(next: Uint32Array, values: Uint16Array, starts: Uint32Array, nu
 /** What a step along a row takes, as part of a step over a column of its own: it lies beside the one before it. */
 const stepInRow = 0.6;
 
-/** Whether some posts are counted with fewer steps by all that is in rows than by each of some columns. */
-export function isLessInRows(rows: PostRows, columns: Iterable<RowColumn>, posts: PostSet): boolean {
-  const mean = rows.values.length / Math.max(1, rows.starts.length - 1) + 1;
-  let apart = 0;
-  for (const column of columns) {
-    apart += 'ranks' in column ? posts.count : Math.min(stepsOfWalk(column, posts.count), stepsOnBoard(column));
+/** Up to how many posts are counted with fewer steps by all that is in rows than by each of some columns. */
+function mostPosts(size: number, meanInRow: number, columns: readonly RowColumn[]): number {
+  const isLess = (posts: number) => {
+    let apart = 0;
+    for (const column of columns) {
+      if ('ranks' in column) apart += posts;
+      // rows of a column's own are given up for these
+      else apart += Math.min(column.sharesRows ? stepsOfWalk(column, posts) : Infinity, stepsOnBoard(column));
+    }
+    return posts * meanInRow * stepInRow <= apart;
+  };
+  // one way grows evenly with the posts and the others ever less, so that where they meet is found by halving
+  let [low, high] = [0, size];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (isLess(middle)) low = middle;
+    else high = middle - 1;
   }
-  return posts.count * mean * stepInRow <= apart;
+  return low;
 }
 
 /** Counts some posts by all that is in rows. */
