@@ -132,7 +132,7 @@ export function histogramOf(
   const highRank = start === end ? highStart : endsOfCounts(counted.ranks(end))[1];
   if (lowRank < 0 || highRank < 0) return null;
   const { cut, first, histogram } = emptyHistogram(start.distinct[lowRank]!, end.distinct[highRank]!, steps);
-  const places = placesOf(start, cut);
+  const { places } = cutOf(start, cut);
   for (let rank = lowRank; rank <= highStart; rank++) {
     if (ranks[rank] !== 0) histogram.counts[places[rank]! - first]! += ranks[rank]!;
   }
@@ -155,7 +155,7 @@ function listHistogram(
   }
   if (highRank < 0) return null;
   const { cut, first, histogram } = emptyHistogram(distinct[lowRank]!, end.distinct[highRank]!, steps);
-  const places = placesOf(start, cut);
+  const { places } = cutOf(start, cut);
   const { counts } = histogram;
   for (let i = 0; i < list.length; i++) {
     const rank = ranks[list[i]!]!;
@@ -175,13 +175,11 @@ function runHistogram(
   if (!ends) return null;
   const [lowRank, highRank] = [ranks[ends.last]!, ranks[ends.first]!];
   const { cut, first, histogram } = emptyHistogram(distinct[lowRank]!, distinct[highRank]!, steps);
-  const places = placesOf(column, cut);
+  const known = cutOf(column, cut);
   const { counts } = histogram;
   // the higher the step, the lower the numbers
   const bounds = new Uint32Array(counts.length + 1);
-  for (let i = 0; i < counts.length; i++) {
-    bounds[counts.length - i] = count - starts[lowerBound(places, first + i)]!;
-  }
+  for (let i = 0; i < counts.length; i++) bounds[counts.length - i] = count - starts[valuesBefore(known, first + i)]!;
   bounds[0] = count - starts[highRank + 1]!;
   const before = counted.before(bounds);
   for (let i = 0; i < counts.length; i++) counts[i] = before[counts.length - i]! - before[counts.length - i - 1]!;
@@ -207,19 +205,40 @@ function endsOfCounts(counts: Uint32Array): [first: number, last: number] {
   return [first, last];
 }
 
-const placed = new WeakMap<SortedColumn, Map<string, Float64Array>>();
+/** How the values of a column fall into steps. */
+interface Cut {
+  /** The step of every value, by its rank. */
+  places: Float64Array;
+  /** The first step there is, and for each from it on how many values come before it; null of too many. */
+  least: number;
+  before: Uint32Array | null;
+}
+
+/** Steps of a whole column that are looked up and not searched for. */
+const mostLookedUp = 10_000;
+
+/** How many values come before a step. */
+function valuesBefore({ places, least, before }: Cut, step: number): number {
+  return before ? before[step - least]! : lowerBound(places, step);
+}
+
+const cuts = new WeakMap<SortedColumn, Map<string, Cut>>();
 /** Ways of cutting kept for a column; more would only hold memory. */
 const cutsKept = 4;
 
-/** The step of every value of a column, by its rank. */
-function placesOf(column: SortedColumn, cut: Steps): Float64Array {
-  let byCut = placed.get(column);
-  if (!byCut) placed.set(column, (byCut = new Map<string, Float64Array>()));
-  let places = byCut.get(cut.name);
-  if (!places) {
-    places = column.distinct.map((value) => cut.place(value));
-    if (byCut.size >= cutsKept) byCut.delete(byCut.keys().next().value!);
-    byCut.set(cut.name, places);
+function cutOf(column: SortedColumn, steps: Steps): Cut {
+  let byName = cuts.get(column);
+  if (!byName) cuts.set(column, (byName = new Map<string, Cut>()));
+  let cut = byName.get(steps.name);
+  if (!cut) {
+    const places = column.distinct.map((value) => steps.place(value));
+    const least = places[0] ?? 0;
+    const count = (places[places.length - 1] ?? -1) - least + 1;
+    const before =
+      count > mostLookedUp ? null : Uint32Array.from({ length: count }, (_, i) => lowerBound(places, least + i));
+    cut = { places, least, before };
+    if (byName.size >= cutsKept) byName.delete(byName.keys().next().value!);
+    byName.set(steps.name, cut);
   }
-  return places;
+  return cut;
 }

@@ -6,18 +6,31 @@ const msPerDay = 86_400_000;
 
 /** The number of a day `YYYY-MM-DD`; null when there is no such day. */
 export function dayNumber(day: string): number | null {
-  const m = /^(\d{4})-(\d{2})-(\d{2})$/.exec(day);
-  if (!m) return null;
-  const [year, month, date] = [Number(m[1]), Number(m[2]), Number(m[3])];
-  if (month < 1 || month > 12 || date < 1 || date > daysIn(year, month)) return null;
+  if (day.length !== 10 || day[4] !== '-' || day[7] !== '-') return null;
+  const [year, month, date] = [digits(day, 0, 4), digits(day, 5, 7), digits(day, 8, 10)];
+  if (year < 0 || month < 1 || month > 12 || date < 1 || date > daysIn(year, month)) return null;
   return numberOf(year, month, date);
 }
 
-/** The number of a day that is known to exist. Years below 100 are taken as they stand. */
+/** A piece of a text as a whole number; -1 where it is not digits alone. */
+function digits(text: string, start: number, end: number): number {
+  let number = 0;
+  for (let i = start; i < end; i++) {
+    const digit = text.charCodeAt(i) - 48;
+    if (digit < 0 || digit > 9) return -1;
+    number = number * 10 + digit;
+  }
+  return number;
+}
+
+/** The number of a day that is known to exist. Years below 100 are taken as they stand. The way back of `partsOf`. */
 export function numberOf(year: number, month: number, date: number): number {
-  const moment = new Date(0);
-  moment.setUTCFullYear(year, month - 1, date);
-  return Math.round(moment.getTime() / msPerDay);
+  const fromMarch = month <= 2 ? year - 1 : year;
+  const era = Math.floor(fromMarch / 400);
+  const yearOfEra = fromMarch - era * 400;
+  const dayOfYear = Math.floor((153 * (month > 2 ? month - 3 : month + 9) + 2) / 5) + date - 1;
+  const dayOfEra = yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear;
+  return era * 146_097 + dayOfEra - 719_468;
 }
 
 const texts = new Map<number, string>();

@@ -32,6 +32,13 @@ test.each(['', '..', '../..', 'soon', '2026-02-30', '2026-13', '26', '2026/2027/
   },
 );
 
+test.each(['2026-0a-01', '2026/01/01', '+026-01-01', '2026-01-1 ', '2026-02-29', '2100-02-29', ' 2026-1-1', ''])(
+  '%j is no day',
+  (text) => {
+    expect(dayNumber(text)).toBeNull();
+  },
+);
+
 test('ends the wrong way round are told', () => {
   expect(['2026/2025', '2025/2026', '2026/..', '2026'].map(isReversed)).toEqual([true, false, false, false]);
 });

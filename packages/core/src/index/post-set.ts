@@ -99,12 +99,24 @@ export class PostSet {
       }
       return PostSet.ofUnsorted(size, all, arena);
     }
+    const joined = arena && sets.length > 1 ? PostSet.#joined(size, sets, arena) : null;
+    if (joined) return joined;
     const bits = cleanBits(size, arena);
     for (const set of sets) {
       if (set.#list && !set.#bits) markIn(bits, set.#list, arena);
-      else if (!arena?.orInto(bits, set.bits)) orInto(bits, set.bits);
+      else if (!arena || arena.orInto(bits, set.bits) < 0) orInto(bits, set.bits);
     }
     return PostSet.ofBits(size, bits, arena?.count(bits));
+  }
+
+  /** Sets of bits put together by the kernel, which counts them as it goes; null of lists, or where there is no room. */
+  static #joined(size: number, sets: readonly PostSet[], arena: Arena): PostSet | null {
+    for (const set of sets) if (!set.#bits) return null;
+    const first = arena.or(sets[0]!.#bits!, sets[1]!.#bits!);
+    if (!first) return null;
+    let { count } = first;
+    for (let i = 2; i < sets.length && count >= 0; i++) count = arena.orInto(first.bits, sets[i]!.#bits!);
+    return count < 0 ? null : PostSet.ofBits(size, first.bits, count);
   }
 
   get count(): number {

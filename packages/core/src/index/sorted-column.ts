@@ -1,5 +1,5 @@
 import { Arena } from '../kernel/arena.js';
-import { emptyBits, fillSpan, setBit, spanBits, bitsOf, type Bits } from './bits.js';
+import { clearBit, emptyBits, fillSpan, setBit, spanBits, bitsOf, type Bits } from './bits.js';
 import { lowerBound, upperBound } from './bounds.js';
 import { cleanBits, markIn, PostSet } from './post-set.js';
 
@@ -38,6 +38,8 @@ export interface SortedColumn {
   filled: Bits;
   /** Whether every value is a whole number. */
   whole: boolean;
+  /** Whether they are all the whole numbers from the least to the greatest: the place of one is then told by itself. */
+  gapless: boolean;
 }
 
 /** Steps kept of a column: 16 of them take 2 bytes a post. */
@@ -81,6 +83,7 @@ export function buildSortedColumn(values: Float64Array, order: Uint32Array, aren
     stride,
     filled,
     whole,
+    gapless: whole && distinct[distinct.length - 1]! - distinct[0]! === distinct.length - 1,
   };
 }
 
@@ -114,8 +117,10 @@ export function valueOfPost({ distinct, ranks }: SortedColumn, post: number): nu
 }
 
 /** How many of a column's posts, in the order of their values, are at most `value`, or, `strictly`, below it. */
-function countUpTo(column: SortedColumn, value: number, strictly: boolean): number {
-  return column.starts[strictly ? lowerBound(column.distinct, value) : upperBound(column.distinct, value)]!;
+function countUpTo({ distinct, starts, gapless }: SortedColumn, value: number, strictly: boolean): number {
+  if (!gapless) return starts[strictly ? lowerBound(distinct, value) : upperBound(distinct, value)]!;
+  const rank = (strictly ? Math.ceil(value) : Math.floor(value) + 1) - distinct[0]!;
+  return starts[Math.max(0, Math.min(distinct.length, rank))]!;
 }
 
 /** The first `count` posts in the order of their values. */
@@ -123,9 +128,12 @@ function firstPosts(column: SortedColumn, count: number, arena: Arena | null): B
   const filled = column.count;
   if (count === filled) return column.filled;
   if (column.falling) return fillSpan(cleanBits(column.size, arena), filled - count, filled);
-  const step = Math.floor(count / column.stride);
+  // the nearest step: from the one before posts are put in, from the one after they are taken out
+  const step = Math.min(Math.round(count / column.stride), column.steps.length - 1);
   const bits = arena?.copy(column.steps[step]!) ?? column.steps[step]!.slice();
-  markIn(bits, column.posts.subarray(step * column.stride, count), arena);
+  const from = step * column.stride;
+  if (from <= count) markIn(bits, column.posts.subarray(from, count), arena);
+  else for (let i = count; i < from; i++) clearBit(bits, column.posts[i]!);
   return bits;
 }
 

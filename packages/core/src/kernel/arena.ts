@@ -142,12 +142,15 @@ export class Arena {
     return this.#kernel && this.#join(a, b, this.#kernel.without);
   }
 
-  /** Puts what is in `other` into a scratch set too; tells whether it could. */
-  orInto(set: Bits, other: Bits): boolean {
+  /** What is in either of two sets; otherwise as `and`. */
+  or(a: Bits, b: Bits): { bits: Bits; count: number } | null {
+    return this.#kernel && this.#join(a, b, this.#kernel.or);
+  }
+
+  /** Puts what is in `other` into a scratch set too, and gives how many posts that is; -1 where it can't be done. */
+  orInto(set: Bits, other: Bits): number {
     const place = this.#kernel && this.owns(set) ? this.#placeOf(other) : -1;
-    if (place < 0) return false;
-    this.#kernel!.or(set.byteOffset, place, set.byteOffset, set.byteLength);
-    return true;
+    return place < 0 ? -1 : this.#kernel!.or(set.byteOffset, place, set.byteOffset, set.byteLength);
   }
 
   #join(a: Bits, b: Bits, join: Kernel['and']): { bits: Bits; count: number } | null {
