@@ -2,8 +2,6 @@
  * Calendar days as whole numbers: days since 1 January 1970 in the proleptic Gregorian calendar. No zone is involved.
  */
 
-const msPerDay = 86_400_000;
-
 /** The number of a day `YYYY-MM-DD`; null when there is no such day. */
 export function dayNumber(day: string): number | null {
   if (day.length !== 10 || day[4] !== '-' || day[7] !== '-') return null;
