@@ -42,8 +42,9 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
   const byLabel = labelPlaces(column.terms, labels);
   const terms = sortTree(column.parents, steadyOrder(facet, column, byLabel));
   const places = placesOf(column, terms, labels, (t) => shown[t] === 1);
-  const kept = Math.min(fewest, Math.floor(mostKept / Math.max(1, terms.length)));
-  places.few = Array.from({ length: kept + 1 }, () => []);
+  places.fewest = Math.min(fewest, Math.floor(mostKept / Math.max(1, terms.length)));
+  // room for all at once: an array that grows here and there is a slow one
+  places.few = new Array<undefined>((places.fewest + 1) * places.zeros.length).fill(undefined);
   return { terms, labels, shown, places, byLabel, drawn: new WeakMap() };
 }
 
@@ -62,10 +63,14 @@ interface Places {
   /** The options as they are while nothing has them: most terms of most answers. Shared by all answers. */
   zeros: Option[];
   /**
-   * By count, likewise with counts from 1 to `fewest`, each made when it is first wanted: most of the rest. None where
-   * the places are one answer's own.
+   * Likewise with counts from 1 to `fewest`, each made when it is first wanted: most of the rest. That of a place and a
+   * count stands at the place after as many runs of all places as the count is. None where the places are one answer's
+   * own.
    */
-  few: (Option | undefined)[][];
+  few: (Option | undefined)[];
+  fewest: number;
+  /** Whether all terms are there as they are numbered, so that the place of each is its number. */
+  isNumbered: boolean;
 }
 
 /** Counts up to which options are kept, and how many are kept of a facet at most. */
@@ -108,28 +113,27 @@ export function drawOptions(
 // The two loops stand alone, each over what it is given: most terms of most answers have no posts, and of those nothing
 // is done where the kernel tells which have some.
 
-function drawFound({ at, zeros, few }: Places, counts: Uint32Array, found: Uint32Array, options: Option[]): void {
+function drawFound(places: Places, counts: Uint32Array, found: Uint32Array, options: Option[]): void {
+  const { at, zeros, few, fewest, isNumbered } = places;
+  const size = zeros.length;
   for (let i = 0; i < found.length; i++) {
     const term = found[i]!;
     if (term >= counts.length) break;
-    const place = at[term]!;
-    if (place >= 0) options[place] = optionWith(zeros, few, place, counts[term]!);
+    const place = isNumbered ? term : at[term]!;
+    if (place < 0) continue;
+    const count = counts[term]!;
+    if (count > fewest) options[place] = passingOption(zeros[place]!, count);
+    else options[place] = few[count * size + place] ??= counted(zeros[place]!, count);
   }
 }
 
-function drawAll({ terms, zeros, few }: Places, counts: Uint32Array, options: Option[]): void {
-  for (let place = 0; place < options.length; place++) {
+function drawAll({ terms, zeros, few, fewest }: Places, counts: Uint32Array, options: Option[]): void {
+  const size = zeros.length;
+  for (let place = 0; place < size; place++) {
     const count = counts[terms[place]!]!;
-    if (count !== 0) options[place] = optionWith(zeros, few, place, count);
+    if (count > fewest) options[place] = passingOption(zeros[place]!, count);
+    else if (count !== 0) options[place] = few[count * size + place] ??= counted(zeros[place]!, count);
   }
-}
-
-function optionWith(zeros: Option[], few: (Option | undefined)[][], place: number, count: number): Option {
-  if (count >= few.length) return passingOption(zeros[place]!, count);
-  let known = few[count]!;
-  // room for all at once, when the first of a count is wanted: an array that grows here and there is a slow one
-  if (known.length === 0) few[count] = known = new Array<undefined>(zeros.length).fill(undefined);
-  return (known[place] ??= counted(zeros[place]!, count));
 }
 
 const noTerms: ReadonlySet<number> = new Set();
@@ -203,5 +207,6 @@ function placesOf(
   }
   const at = new Int32Array(column.terms.length).fill(-1);
   for (let i = 0; i < terms.length; i++) at[terms[i]!] = i;
-  return { terms: Uint32Array.from(terms), at, zeros, few: [] };
+  const isNumbered = terms.length === column.terms.length && terms.every((term, i) => term === i);
+  return { terms: Uint32Array.from(terms), at, zeros, few: [], fewest: 0, isNumbered };
 }

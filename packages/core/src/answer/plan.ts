@@ -118,20 +118,32 @@ export function passQuery(index: PostIndex, scope: Scope, query: Query): Passed 
 }
 
 /**
- * The posts that pass all facets, and for each facet those that pass all but it. Running products from both
- * ends, so that the cost is at most 3 ANDs a facet and not one for every pair.
+ * The posts that pass all facets, and for each facet those that pass all but it. Smaller sets come first, so that most
+ * products are of few posts or none; a product of two from both ends takes at most 3 ANDs a facet.
  */
 function combine(scope: PostSet, passes: readonly PostSet[], arena: Arena | null): Pick<Passed, 'all' | 'others'> {
-  // null stands for all posts, which need no AND
-  const before: (PostSet | null)[] = [scope.count === scope.size ? null : scope];
-  for (let i = 0; i < passes.length; i++) before.push(both(before[i]!, passes[i]!, arena));
+  const sets = passes.map((set, of) => ({ set, of }));
+  // never lifted; of all posts it needs no AND
+  if (scope.count < scope.size) sets.push({ set: scope, of: -1 });
+  sets.sort((a, b) => a.set.count - b.set.count);
+  // null stands for all posts
+  const before: (PostSet | null)[] = [null];
+  for (let i = 0; i < sets.length; i++) before.push(both(before[i]!, sets[i]!.set, arena));
   const others = passes.map(() => scope);
+  // whichever set is lifted, one of few posts is left, and to go on with that is less than to join sets of many
+  const isFew = sets.length > 1 && PostSet.isFew(scope.size, sets[1]!.set.count);
   let after: PostSet | null = null;
-  for (let i = passes.length - 1; i >= 0; i--) {
-    others[i] = both(before[i]!, after, arena) ?? scope;
-    if (i > 0) after = both(passes[i]!, after, arena);
+  for (let i = sets.length - 1; i >= 0; i--) {
+    const { set, of } = sets[i]!;
+    if (of >= 0) {
+      let rest: PostSet | null = before[i]!;
+      if (isFew) for (let j = i + 1; j < sets.length; j++) rest = both(rest, sets[j]!.set, arena);
+      else rest = both(rest, after, arena);
+      others[of] = rest ?? scope;
+    }
+    if (!isFew && i > 0) after = both(set, after, arena);
   }
-  return { all: before[passes.length] ?? scope, others };
+  return { all: before[sets.length] ?? scope, others };
 }
 
 function both(a: PostSet | null, b: PostSet | null, arena: Arena | null): PostSet | null {

@@ -174,6 +174,8 @@ export class PostSet {
    * @param arena  where the outcome may lie if it is not kept beyond an answer
    */
   and(other: PostSet, arena: Arena | null = null): PostSet {
+    if (this.#count === 0) return this;
+    if (other.#count === 0) return other;
     const inRow = this.#first >= 0 ? this.#cutOut(other) : other.#first >= 0 ? other.#cutOut(this) : null;
     if (inRow) return inRow;
     if (!this.#list && !other.#list) {
