@@ -139,6 +139,14 @@ export class PostSet {
     return this.#bits;
   }
 
+  /** The bits for a while: those of a list are put in the arena, where nothing that outlives an answer may lie. */
+  bitsIn(arena: Arena | null): Bits {
+    if (this.#bits || !this.#list || !arena) return this.bits;
+    const bits = cleanBits(this.size, arena);
+    markIn(bits, this.#list, arena);
+    return bits;
+  }
+
   get list(): Uint32Array {
     return this.listedIn(null).#list!;
   }

@@ -297,7 +297,7 @@ export function countTermsOf(column: TermColumn, posts: PostSet, arena: Arena | 
   const { rows, rowsAt, terms, board } = column;
   const steps = stepsOfWalk(column, posts.count) + (posts.isListed ? 0 : posts.count);
   if (board && stepsOnBoard(column) < steps) {
-    const counts = countOnBoard(board, posts.bits, terms.length);
+    const counts = countOnBoard(board, posts.bitsIn(arena), terms.length);
     if (counts) return counts;
   }
   // a step over a list is about as dear as a word of a set: whichever has fewer is taken
