@@ -24,6 +24,9 @@ export interface KeptText {
   text: TextIndex;
 }
 
+/** How often room is made for rows; made more often, they are walked without the kernel. */
+const rowsMeant = 3;
+
 /** Levels of a tree that room is made for; a deeper one may be counted without the kernel. */
 const levelsMeant = 6;
 
@@ -43,6 +46,8 @@ export class PostIndex implements Vocabulary {
 
   #arena: Arena | null | undefined;
   #rows: PostRows | null = null;
+  /** Bytes of the arena that are left for rows: what is made anew must not take the room of columns to come. */
+  #rowsRoom = 0;
 
   /**
    * @param texts      word indexes that are ready
@@ -237,8 +242,9 @@ export class PostIndex implements Vocabulary {
     const { arena } = this;
     if (!arena || columns.every((column) => this.#rows?.firsts.has(column))) return;
     const all = new Set([...(this.#rows?.firsts.keys() ?? []), ...columns]);
-    const rows = buildPostRows(this.size, [...all], this.#rows, arena);
+    const rows = buildPostRows(this.size, [...all], this.#rows, arena, this.#rowsRoom);
     if (rows) this.#rows = rows;
+    if (rows?.at) this.#rowsRoom -= rows.starts.byteLength + rows.values.byteLength;
     for (const column of columns) {
       if ('ranks' in column || column.sharesRows) continue;
       if (rows) column.rows = null;
@@ -292,8 +298,9 @@ export class PostIndex implements Vocabulary {
       // and the numbers of each post, two to a word
       entries += this.size >>> 1;
     }
-    // and all of that once more, two to a word, where posts have it in rows
-    return entries * 6;
+    // and all of that two to a word, where posts have it in rows: made anew when a lens counts by a further field
+    this.#rowsRoom = rowsMeant * (entries * 2 + this.size * 4 + 64);
+    return entries * 4 + this.#rowsRoom;
   }
 
   /** All post numbers, ascending. */

@@ -57,6 +57,21 @@ test('a column whose rows were given up is still counted by', () => {
   }
 });
 
+test('rows that are made anew and anew leave columns their room', () => {
+  const index = buildIndex(collection, 0);
+  const columns = ['tags', 'kind', 'open', 'place'].map((key) => index.column(key));
+  const inArena: boolean[] = [];
+  for (let round = 0; round < 12; round++) {
+    // a column of its own each time, as if a lens had taken up a further field
+    index.putInRows([
+      { ...columns[round % 4]!, rows: columns[round % 4]!.rows ?? buildIndex(collection).column('kind').rows },
+    ]);
+    inArena.push(index.rows!.at !== null);
+  }
+  expect([inArena[0], inArena[11]]).toEqual([true, false]);
+  expect(index.numbers('minutes').ranksAt).toBeGreaterThanOrEqual(0);
+});
+
 test('what 16 bits can’t tell is counted a column at a time', () => {
   const posts = Array.from({ length: 66_000 }, (_, i) => ({
     id: `n${i}`,

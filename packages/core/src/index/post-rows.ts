@@ -43,12 +43,14 @@ export function numbersIn(column: RowColumn): number {
 /**
  * Puts the numbers of some columns in rows; null where they are more than 16 bits can tell.
  * @param before  rows there were: a column may have its numbers nowhere else
+ * @param room    bytes they may take of the arena; if they take more, they lie elsewhere
  */
 export function buildPostRows(
   size: number,
   columns: readonly RowColumn[],
   before: PostRows | null,
   arena: Arena,
+  room = Infinity,
 ): PostRows | null {
   const parts = columns.map((column) => partOf(column, before));
   const firsts = new Map<RowColumn, number>();
@@ -68,7 +70,8 @@ export function buildPostRows(
   }
   starts.copyWithin(1, 0, size);
   starts[0] = 0;
-  const [keptStarts, keptValues] = [arena.adopt(starts), arena.adopt(values)];
+  const fits = starts.byteLength + values.byteLength <= room;
+  const [keptStarts, keptValues] = fits ? [arena.adopt(starts), arena.adopt(values)] : [starts, values];
   const place = arena.placed(keptValues);
   const at = place >= 0 && arena.owns(keptStarts) ? { values: place, starts: keptStarts.byteOffset } : null;
   const mean = meanRow(starts, values);
