@@ -1,4 +1,4 @@
-import { isSwitch } from '../model/lens.js';
+import { isSwitch, type Facet, type Lens } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { encodePart } from './parameters.js';
@@ -7,24 +7,58 @@ import { either } from './read.js';
 /**
  * Writes the canonical address of a query: facets in the lens's order, then sort, then page. Defaults are left
  * out, so a query with nothing chosen gives ''. Parameters that are not the lens's are the caller's to keep.
- * @param without  key of a facet whose choice is lifted, which leads to the first page
  */
-export function writeAddress(query: Query, without: string | null = null): string {
-  const { lens } = query;
-  const { prefix } = lens.address;
-  const parts: string[] = [];
-  const add = (name: string, value: string) => parts.push(`${encodePart(prefix + name)}=${value}`);
-  for (const facet of lens.facets) {
-    const selection = facet.key === without ? undefined : query.selections[facet.key];
-    if (isSwitch(facet) && facet.start !== either) {
-      const chosen = selection ? writeSelection(selection) : either;
-      if (chosen !== facet.start) add(facet.key, chosen);
-    } else if (selection) add(facet.key, writeSelection(selection));
+export function writeAddress(query: Query): string {
+  return new AddressWriter(query).whole;
+}
+
+/** Writes an address, and those it leads to, of which most is the same. */
+export class AddressWriter {
+  readonly whole: string;
+  readonly #query: Query;
+  /** What is written of each of the lens's facets, '' where nothing is. */
+  readonly #choices: string[] = [];
+  readonly #sort: string;
+
+  constructor(query: Query) {
+    const { lens, selections, sort, page } = query;
+    this.#query = query;
+    for (const facet of lens.facets) this.#choices.push(choice(lens, facet, selections[facet.key]));
+    const isDefault = sort === null || sort === sortOf({ ...query, sort: null })?.key;
+    this.#sort = isDefault ? '' : parameter(lens, lens.address.sort, encodePart(sort));
+    this.whole = joined(this.#written(-1), page > 1 ? parameter(lens, lens.address.page, String(page)) : '');
   }
-  if (query.sort !== null && query.sort !== sortOf({ ...query, sort: null })?.key)
-    add(lens.address.sort, encodePart(query.sort));
-  if (query.page > 1 && without === null) add(lens.address.page, String(query.page));
-  return parts.join('&');
+
+  /** The address with the choice in a facet lifted, which leads to the first page. */
+  without(facet: Facet): string {
+    return this.#written(this.#query.lens.facets.indexOf(facet));
+  }
+
+  #written(lifted: number): string {
+    const { lens } = this.#query;
+    let address = '';
+    for (let i = 0; i < this.#choices.length; i++) {
+      address = joined(address, i === lifted ? choice(lens, lens.facets[i]!, undefined) : this.#choices[i]!);
+    }
+    return joined(address, this.#sort);
+  }
+}
+
+function joined(address: string, part: string): string {
+  if (part === '') return address;
+  return address === '' ? part : `${address}&${part}`;
+}
+
+function choice(lens: Lens, facet: Facet, selection: Selection | undefined): string {
+  if (isSwitch(facet) && facet.start !== either) {
+    const chosen = selection ? writeSelection(selection) : either;
+    return chosen === facet.start ? '' : parameter(lens, facet.key, chosen);
+  }
+  return selection ? parameter(lens, facet.key, writeSelection(selection)) : '';
+}
+
+function parameter({ address }: Lens, name: string, value: string): string {
+  return `${encodePart(address.prefix + name)}=${value}`;
 }
 
 function writeSelection(selection: Selection): string {

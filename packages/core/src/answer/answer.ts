@@ -1,4 +1,4 @@
-import { writeAddress } from '../address/write.js';
+import { AddressWriter } from '../address/write.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer, Way } from '../model/answer.js';
 import { isSearch, isSingle, isTerms, type Facet, type SearchFacet } from '../model/lens.js';
@@ -36,10 +36,11 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
   if (page !== query.page) said.push(clamped(query.page, page));
   const canonical: Query = page === query.page ? query : { ...query, page };
   const sort = sortOf(query);
+  const written = new AddressWriter(canonical);
   const ordering = orderingOf(index, sort, found, query.seed ?? '');
 
   return {
-    address: writeAddress(canonical),
+    address: written.whole,
     total: plan.scope.set.count,
     matched: all.set.count,
     page,
@@ -55,7 +56,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
       return facetAnswer(index, lens, plan.facets.get(facet)!, facet, query.selections[facet.key], under);
     }),
     notices: said,
-    ways: all.set.count === 0 ? waysOut(canonical, passed) : [],
+    ways: all.set.count === 0 ? waysOut(written, passed) : [],
   };
 }
 
@@ -115,12 +116,12 @@ function clamped(asked: number, page: number): Notice {
 }
 
 /** The nearest ways out of an empty answer: each active facet lifted alone, most results first. */
-function waysOut(query: Query, { active, others }: Passed): Way[] {
+function waysOut(written: AddressWriter, { active, others }: Passed): Way[] {
   const ways: Way[] = [];
   for (let i = 0; i < active.length; i++) {
-    const { key } = active[i]!;
+    const facet = active[i]!;
     const matched = others[i]!.count;
-    if (matched > 0) ways.push({ without: key, matched, address: writeAddress(query, key) });
+    if (matched > 0) ways.push({ without: facet.key, matched, address: written.without(facet) });
   }
   return ways.sort((a, b) => b.matched - a.matched);
 }

@@ -16,6 +16,8 @@ export interface ShownTerms {
   shown: Uint8Array;
   /** The options while nothing that is hidden is chosen and no zero count hides one. */
   places: Places;
+  /** Whether no term stands under another. */
+  isFlat: boolean;
   /** By term: its place among all by label. */
   byLabel: Uint32Array;
   /** Options drawn before with nothing chosen, by the counts laid over them. */
@@ -45,7 +47,8 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
   places.fewest = Math.min(fewest, Math.floor(mostKept / Math.max(1, terms.length)));
   // room for all at once: an array that grows here and there is a slow one
   places.few = new Array<undefined>((places.fewest + 1) * places.zeros.length).fill(undefined);
-  return { terms, labels, shown, places, byLabel, drawn: new WeakMap() };
+  const isFlat = column.parents.every((parent) => parent < 0);
+  return { terms, labels, shown, places, isFlat, byLabel, drawn: new WeakMap() };
 }
 
 /** The order of siblings, where counts do not change it; without one, as given. */
@@ -91,7 +94,7 @@ export function drawOptions(
   keep: boolean,
   arena: Arena | null = null,
 ): Option[] {
-  const partly = aboveOf(column, chosen);
+  const partly = shownOf.isFlat || chosen.size === 0 ? noTerms : aboveOf(column, chosen);
   const isPlain = keep && chosen.size === 0;
   const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
   if (drawn) return drawn;
@@ -140,7 +143,6 @@ const noTerms: ReadonlySet<number> = new Set();
 
 /** All terms above some terms. */
 function aboveOf({ parents }: TermColumn, terms: ReadonlySet<number>): ReadonlySet<number> {
-  if (terms.size === 0) return noTerms;
   const above = new Set<number>();
   for (const term of terms) for (let t = parents[term]!; t >= 0; t = parents[t]!) above.add(t);
   return above;
