@@ -34,6 +34,8 @@ const loadFrom = (offset) => [0x28, 2, offset];
 const load16 = [0x2f, ...at(1)];
 const subtract = 0x6b;
 const equalsZero = 0x45;
+const equals = 0x46;
+const multiply = 0x6c;
 const select = 0x1b;
 const drop = 0x1a;
 const store = [0x36, ...at(2)];
@@ -129,6 +131,8 @@ const zeroCounts = (most, counts) => [
   ...[...get(counts), ...number(0), ...get(most), ...number(1), add, ...number(2), shiftLeft],
   ...[0xfc, 11, 0],
 ];
+/** Where the row stands of the post whose address is in a local, for `walkRows`. */
+const rowOf = (post) => [...get(post), ...load, ...get(3), multiply, ...get(2), add];
 /** Bytes of a list that are walked at a time. */
 const posts = 512;
 
@@ -335,6 +339,41 @@ const functions = {
           ],
         ],
       ),
+    ],
+  },
+  /**
+   * `(list, end of list, rows, bytes of a row, most, counts, out) → end of out`: likewise for posts with several numbers
+   * in rows of equal length, one after the other. Posts whose last number is `most`, which is the highest, are written
+   * to `out`: they have further numbers elsewhere.
+   */
+  walkRows: {
+    takes: 7,
+    locals: [[6, i32]],
+    // 7: where a number stands, 8: where the row ends, 9: where the number is counted, 10 to 12: as `inRuns` says
+    body: [
+      ...zeroCounts(4, 5),
+      ...inRuns(
+        10,
+        (post) => [...rowOf(post), ...load16],
+        () => [
+          ...[...rowOf(0), ...tee(7), ...get(3), add, ...set(8)],
+          // eight in a row: how many there are is the same for all posts, and no jump is taken at random
+          ...walk(
+            7,
+            8,
+            16,
+            [0, 2, 4, 6, 8, 10, 12, 14].flatMap((offset) => [
+              ...[...get(7), 0x2f, 1, offset, ...number(2), shiftLeft, ...get(5), add, ...tee(9)],
+              ...[...get(9), ...load, ...number(1), add, ...store],
+            ]),
+          ),
+          // as in `keep`: written down before it is known to have more
+          ...[...get(6), ...get(0), ...load, ...store],
+          ...[...get(6), ...get(8), ...number(2), subtract, ...load16, ...get(4), equals],
+          ...[...number(2), shiftLeft, add, ...set(6)],
+        ],
+      ),
+      ...[drop, ...get(6)],
     ],
   },
 };

@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
-import { numbersIn, tallyRows, type PostRows } from '../index/post-rows.js';
+import { RowCounts, type PostRows } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
 import { lowerBound } from '../index/bounds.js';
 import type { SortedColumn } from '../index/sorted-column.js';
@@ -26,7 +26,7 @@ export class Counted {
   readonly #isForMany: boolean;
   #walk: Walk | undefined;
   /** Counts by all columns in rows; null where to count by one at a time is less to do. */
-  #inRows: Uint32Array | null | undefined;
+  #inRows: RowCounts | null | undefined;
 
   /**
    * @param kept       counts over this very set that were worked out before, and room for those that were not
@@ -117,13 +117,12 @@ export class Counted {
   /** The counts of a column, where they are made by all columns in rows at once. */
   #countsInRows(column: TermColumn | SortedColumn, posts: PostSet): Uint32Array | null {
     const rows = this.#scope.rows();
-    const first = rows?.firsts.get(column);
-    if (!rows || first === undefined) return null;
+    if (!rows?.places.has(column)) return null;
     if (this.#inRows === undefined) {
       const most = this.#isForMany ? rows.mostForAll : rows.mostForOne.get(column)!;
-      this.#inRows = posts.count <= most ? tallyRows(rows, posts, this.#scope.arena) : null;
+      this.#inRows = posts.count <= most ? new RowCounts(rows, posts, this.#scope.arena) : null;
     }
-    return this.#inRows?.subarray(first, first + numbersIn(column)) ?? null;
+    return this.#inRows?.of(column) ?? null;
   }
 }
 

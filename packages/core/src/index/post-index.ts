@@ -240,11 +240,11 @@ export class PostIndex implements Vocabulary {
    */
   putInRows(columns: readonly RowColumn[]): void {
     const { arena } = this;
-    if (!arena || columns.every((column) => this.#rows?.firsts.has(column))) return;
-    const all = new Set([...(this.#rows?.firsts.keys() ?? []), ...columns]);
+    if (!arena || columns.every((column) => this.#rows?.places.has(column))) return;
+    const all = new Set([...(this.#rows?.places.keys() ?? []), ...columns]);
     const rows = buildPostRows(this.size, [...all], this.#rows, arena, this.#rowsRoom);
     if (rows) this.#rows = rows;
-    if (rows?.at) this.#rowsRoom -= rows.starts.byteLength + rows.values.byteLength;
+    if (rows && rows.at >= 0) this.#rowsRoom -= rows.values.byteLength;
     for (const column of columns) {
       if ('ranks' in column || column.sharesRows) continue;
       if (rows) column.rows = null;
@@ -298,8 +298,9 @@ export class PostIndex implements Vocabulary {
       // and the numbers of each post, two to a word
       entries += this.size >>> 1;
     }
-    // and all of that two to a word, where posts have it in rows: made anew when a lens counts by a further field
-    this.#rowsRoom = rowsMeant * (entries * 2 + this.size * 4 + 64);
+    // and all of that two to a word, where posts have it in rows, which end in places that are empty: made anew when a
+    // lens counts by a further field
+    this.#rowsRoom = rowsMeant * (entries * 2 + this.size * 16 + 64);
     return entries * 4 + this.#rowsRoom;
   }
 

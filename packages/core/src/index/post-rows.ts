@@ -1,39 +1,53 @@
 import { Arena } from '../kernel/arena.js';
+import { gathered, lowest, treeOf, type Tree } from './lineage.js';
 import type { PostSet } from './post-set.js';
 import type { SortedColumn } from './sorted-column.js';
-import { countMany, meanRow, stepsOfWalk, stepsOnBoard, type Rows, type TermColumn } from './term-column.js';
+import { stepsOfWalk, stepsOnBoard, type Rows, type TermColumn } from './term-column.js';
 
 /** A column whose numbers go into rows: of terms, or of values by their rank. */
 export type RowColumn = TermColumn | SortedColumn;
 
-/** A column with the numbers each post has in it, all below `count`; where rows have one each, others stand for none. */
-interface RowPart {
-  column: RowColumn;
-  rows: Rows;
+type Numbers = Uint16Array | Uint32Array;
+
+/** Where the numbers of a column stand among all: number `n` of the column is `first + n`. */
+interface RowPlace {
+  first: number;
   count: number;
+  /** Of terms that stand under one another, of which rows have the lowest. */
+  tree: Tree | null;
+  /** Where the numbers of its forks begin. */
+  forks: number;
 }
 
 /**
  * The numbers of several columns of each post in one row: to count a few posts by all of them, what each post has is
- * fetched from one place in memory and not from one a column.
+ * fetched from one place in memory and not from one a column. All rows are equally long, so that none need be looked
+ * for, lies on more lines of the cache than it must, or is walked any further than others.
  */
 export interface PostRows {
-  /** Where the numbers of each column begin among all: number `n` of a column is `first + n` here. */
-  firsts: ReadonlyMap<RowColumn, number>;
-  /** How many numbers there are in all. */
+  places: ReadonlyMap<RowColumn, RowPlace>;
+  /** All numbers are below this; the highest two stand for no more numbers, and for more of them in `long`. */
   count: number;
-  /** Those of post `p`: `values[starts[p] … starts[p + 1])`. */
-  starts: Uint32Array;
+  /** Those of post `p` begin at `values[p * width]`. */
+  width: number;
   values: Uint16Array;
+  /** Where they lie in the index's arena; -1 where they don't. */
+  at: number;
+  /** What posts have that is more than goes into a row, by post. */
+  long: ReadonlyMap<number, readonly number[]>;
   /** Up to how many posts it is less to count by all than by each column alone, and than by one column alone. */
   mostForAll: number;
   mostForOne: ReadonlyMap<RowColumn, number>;
-  /** Where they lie in the index's arena; null where they don't. */
-  at: { values: number; starts: number } | null;
 }
 
 /** Numbers of a column begin at a multiple of this among all: their counts are then read four at a time. */
 const step = 4;
+/** Rows are a multiple of this long, as the kernel walks them. */
+const stride = 8;
+/** Of all posts, so many at most may have more than goes into a row. */
+const longShare = 1 / 32;
+/** The two numbers that are none. */
+const signs = 2;
 
 /** How many numbers a column has: terms, or values. */
 export function numbersIn(column: RowColumn): number {
@@ -52,96 +66,126 @@ export function buildPostRows(
   arena: Arena,
   room = Infinity,
 ): PostRows | null {
-  const parts = columns.map((column) => partOf(column, before));
-  const firsts = new Map<RowColumn, number>();
-  let count = 0;
-  for (const part of parts) {
-    firsts.set(part.column, count);
-    count += Math.ceil(part.count / step) * step;
+  const { places, count } = placesOf(columns);
+  if (count > 0xffff) return null;
+  const parts = columns.map((column) => partOf(column, places.get(column)!, before));
+  const lengths = new Uint16Array(size);
+  for (const part of parts) addLengths(lengths, part);
+  const width = widthFor(lengths);
+  const [none, more] = [count - 2, count - 1];
+  const values = new Uint16Array(size * width).fill(none);
+  const long = new Map<number, number[]>();
+  for (let p = 0; p < size; p++) {
+    if (lengths[p]! <= width) continue;
+    long.set(p, []);
+    values[p * width + width - 1] = more;
   }
-  if (count >= 0xffff) return null;
-  const starts = startsOf(size, parts);
-  const values = new Uint16Array(starts[size]!);
-  // where the next number of each post goes: its start is moved on, and moved back when all are there
-  for (const part of parts) {
-    const first = firsts.get(part.column)!;
-    if (part.rows.form === 'one') putOne(starts, values, part.rows.values, part.count, first);
-    else putMany(starts, values, part.rows.starts, part.rows.values, first);
-  }
-  starts.copyWithin(1, 0, size);
-  starts[0] = 0;
-  const fits = starts.byteLength + values.byteLength <= room;
-  const [keptStarts, keptValues] = fits ? [arena.adopt(starts), arena.adopt(values)] : [starts, values];
-  const place = arena.placed(keptValues);
-  const at = place >= 0 && arena.owns(keptStarts) ? { values: place, starts: keptStarts.byteOffset } : null;
-  const mean = meanRow(starts, values);
+  lengths.fill(0);
+  for (const part of parts) putPart(values, width, long, lengths, part);
+  const kept = values.byteLength <= room ? arena.adopt(values) : values;
+  const most = (some: readonly RowColumn[]) => mostPosts(size, width, some);
   return {
-    firsts,
+    places,
     count,
-    starts: keptStarts,
-    values: keptValues,
-    at,
-    mostForAll: mostPosts(size, mean, columns),
-    mostForOne: new Map(columns.map((column) => [column, mostPosts(size, mean, [column])])),
+    width,
+    values: kept,
+    at: arena.placed(kept),
+    long,
+    mostForAll: most(columns),
+    mostForOne: new Map(columns.map((column) => [column, most([column])])),
   };
 }
 
-function partOf(column: RowColumn, before: PostRows | null): RowPart {
-  const count = numbersIn(column);
-  if ('ranks' in column) return { column, count, rows: { form: 'one', values: column.ranks, none: count } };
-  return { column, count, rows: column.rows ?? rowsIn(before!, column) };
+function placesOf(columns: readonly RowColumn[]): { places: Map<RowColumn, RowPlace>; count: number } {
+  const places = new Map<RowColumn, RowPlace>();
+  let end = 0;
+  for (const column of columns) {
+    const count = numbersIn(column);
+    places.set(column, { first: end, count, tree: 'parents' in column ? treeOf(column.parents) : null, forks: 0 });
+    end += Math.ceil(count / step) * step;
+  }
+  for (const place of places.values()) {
+    place.forks = end;
+    end += place.tree?.forks.length ?? 0;
+  }
+  return { places, count: end + signs };
+}
+
+/** The numbers of posts in a column as they go into rows: below `below` after `first`, and the others after `rest`. */
+interface Part {
+  rows: { starts: Uint32Array | null; values: Numbers };
+  first: number;
+  below: number;
+  rest: number;
+  /** Numbers from here on are none. */
+  end: number;
+}
+
+function partOf(column: RowColumn, { first, count, tree, forks }: RowPlace, before: PostRows | null): Part {
+  const place = { first, below: count, rest: forks, end: count + (tree?.forks.length ?? 0) };
+  if ('ranks' in column) return { ...place, rows: { starts: null, values: column.ranks } };
+  const rows = column.rows ?? rowsIn(before!, column);
+  if (rows.form === 'one') return { ...place, rows: { starts: null, values: rows.values } };
+  return { ...place, rows: tree && rows.form === 'many' ? lowest(tree, rows.starts, rows.values) : rows };
 }
 
 /** The rows of one column out of those of several. */
-function rowsIn({ firsts, starts, values }: PostRows, column: TermColumn): Rows {
-  const first = firsts.get(column)!;
-  const end = first + numbersIn(column);
-  const own = new Uint32Array(starts.length);
-  const found: number[] = [];
-  for (let p = 0; p + 1 < starts.length; p++) {
-    for (let i = starts[p]!; i < starts[p + 1]!; i++) {
-      if (values[i]! >= first && values[i]! < end) found.push(values[i]! - first);
-    }
-    own[p + 1] = found.length;
-  }
-  return { form: 'many', starts: own, values: Uint16Array.from(found) };
-}
-
-function startsOf(size: number, parts: readonly RowPart[]): Uint32Array {
+function rowsIn({ places, width, values, long }: PostRows, column: TermColumn): Rows {
+  const { first, count, tree } = places.get(column)!;
+  const size = values.length / width;
   const starts = new Uint32Array(size + 1);
-  for (const { rows, count } of parts) {
-    if (rows.form === 'one') {
-      for (let p = 0; p < size; p++) if (rows.values[p]! < count) starts[p + 1]!++;
-    } else {
-      for (let p = 0; p < size; p++) starts[p + 1]! += rows.starts[p + 1]! - rows.starts[p]!;
+  const found: number[] = [];
+  const seen = new Int32Array(count).fill(-1);
+  for (let p = 0; p < size; p++) {
+    const row = [...values.subarray(p * width, (p + 1) * width), ...(long.get(p) ?? [])];
+    for (const number of row) {
+      let term = number - first;
+      while (term >= 0 && term < count && seen[term] !== p) {
+        seen[term] = p;
+        found.push(term);
+        term = tree?.parents[term] ?? -1;
+      }
+    }
+    starts[p + 1] = found.length;
+  }
+  return { form: 'many', starts, values: Uint16Array.from(found) };
+}
+
+function addLengths(lengths: Uint16Array, { rows: { starts, values }, end }: Part): void {
+  if (starts) for (let p = 0; p < lengths.length; p++) lengths[p]! += starts[p + 1]! - starts[p]!;
+  else for (let p = 0; p < lengths.length; p++) if (values[p]! < end) lengths[p]!++;
+}
+
+/** The least length that is long enough for nearly all. */
+function widthFor(lengths: Uint16Array): number {
+  const sorted = lengths.slice().sort();
+  const needed = sorted[Math.floor((sorted.length - 1) * (1 - longShare))] ?? 0;
+  return Math.max(1, Math.ceil(needed / stride)) * stride;
+}
+
+/** @param filled  how many numbers each post has so far */
+function putPart(values: Uint16Array, width: number, long: Map<number, number[]>, filled: Uint16Array, part: Part) {
+  const { rows, first, below, rest, end } = part;
+  const { starts } = rows;
+  for (let p = 0; p < filled.length; p++) {
+    const to = starts ? starts[p + 1]! : p + 1;
+    for (let i = starts ? starts[p]! : p; i < to; i++) {
+      const number = rows.values[i]!;
+      if (number >= end) continue;
+      const at = filled[p]!++;
+      const put = number < below ? first + number : rest + number - below;
+      // the last place of a row that is too short tells of the others
+      if (at < width - 1 || (at < width && !long.has(p))) values[p * width + at] = put;
+      else long.get(p)!.push(put);
     }
   }
-  for (let p = 0; p < size; p++) starts[p + 1]! += starts[p]!;
-  return starts;
 }
 
-type Numbers = Uint16Array | Uint32Array;
-
-function putOne(next: Uint32Array, values: Uint16Array, numbers: Numbers, count: number, first: number): void {
-  for (let p = 0; p < numbers.length; p++) {
-    const number = numbers[p]!;
-    if (number < count) values[next[p]!++] = first + number;
-  }
-}
-
-function putMany(next: Uint32Array, values: Uint16Array, starts: Uint32Array, numbers: Numbers, first: number): void {
-  for (let p = 0, i = 0; p + 1 < starts.length; p++) {
-    let at = next[p]!;
-    for (const end = starts[p + 1]!; i < end; i++) values[at++] = first + numbers[i]!;
-    next[p] = at;
-  }
-}
-
-/** What a step along a row takes, as part of a step over a column of its own: it lies beside the one before it. */
-const stepInRow = 0.6;
+/** What a place of a row takes, as part of a step over a column of its own: they lie in a row, and all are looked at. */
+const stepInRow = 0.4;
 
 /** Up to how many posts are counted with fewer steps by all that is in rows than by each of some columns. */
-function mostPosts(size: number, meanInRow: number, columns: readonly RowColumn[]): number {
+function mostPosts(size: number, width: number, columns: readonly RowColumn[]): number {
   const isLess = (posts: number) => {
     let apart = 0;
     for (const column of columns) {
@@ -149,7 +193,7 @@ function mostPosts(size: number, meanInRow: number, columns: readonly RowColumn[
       // rows of a column's own are given up for these
       else apart += Math.min(column.sharesRows ? stepsOfWalk(column, posts) : Infinity, stepsOnBoard(column));
     }
-    return posts * meanInRow * stepInRow <= apart;
+    return posts * width * stepInRow <= apart;
   };
   // one way grows evenly with the posts and the others ever less, so that where they meet is found by halving
   let [low, high] = [0, size];
@@ -161,12 +205,50 @@ function mostPosts(size: number, meanInRow: number, columns: readonly RowColumn[
   return low;
 }
 
-/** Counts some posts by all that is in rows. */
-export function tallyRows(rows: PostRows, posts: PostSet, arena: Arena | null): Uint32Array {
-  const { list } = posts.listedIn(arena);
-  const tallied = rows.at && arena?.tally(list, rows.at.values, rows.at.starts, rows.count);
-  if (tallied) return tallied;
-  const counts = Arena.zeros(arena, rows.count);
-  countMany(rows.starts, rows.values, list, counts);
-  return counts;
+/** Counts over some posts by all that is in rows. */
+export class RowCounts {
+  readonly #rows: PostRows;
+  readonly #counts: Uint32Array;
+  /** Columns whose counts are those of all terms by now, and not only of what `lowest` left. */
+  #whole: Set<RowColumn> | null = null;
+
+  /** @param arena  where the counts may lie */
+  constructor(rows: PostRows, posts: PostSet, arena: Arena | null) {
+    this.#rows = rows;
+    const { list } = posts.listedIn(arena);
+    const tallied = arena?.tallyRows(list, rows.at, rows.width, rows.count);
+    this.#counts = tallied?.counts ?? Arena.zeros(arena, rows.count);
+    if (!tallied) countRows(rows, list, this.#counts);
+    countLong(rows, tallied?.long ?? list, this.#counts);
+  }
+
+  /** Those of a column; null where it is not in rows. */
+  of(column: RowColumn): Uint32Array | null {
+    const place = this.#rows.places.get(column);
+    if (!place) return null;
+    const { first, count, tree, forks } = place;
+    const own = this.#counts.subarray(first, first + count);
+    if (tree && !this.#whole?.has(column)) {
+      gathered(tree, own, this.#counts.subarray(forks, forks + tree.forks.length));
+      (this.#whole ??= new Set()).add(column);
+    }
+    return own;
+  }
+}
+
+/** Counts what does not go into the rows of some posts. */
+function countLong({ long, count }: PostRows, posts: Uint32Array, counts: Uint32Array): void {
+  // as many have more as the sign for it was counted
+  if (counts[count - 1] === 0) return;
+  for (let i = 0; i < posts.length; i++) {
+    const numbers = long.get(posts[i]!);
+    if (numbers) for (const number of numbers) counts[number]!++;
+  }
+}
+
+function countRows({ values, width }: PostRows, list: Uint32Array, counts: Uint32Array): void {
+  for (let i = 0; i < list.length; i++) {
+    const start = list[i]! * width;
+    for (let at = start; at < start + width; at++) counts[values[at]!]!++;
+  }
 }

@@ -259,6 +259,32 @@ export class Arena {
   }
 
   /**
+   * Counts the posts of a list by the numbers each has in a row of its own.
+   * @param rows   where the rows begin here; -1 where they lie elsewhere
+   * @param width  numbers in a row, a multiple of 8
+   * @param size   numbers are below it; those that are last in a row and the highest tell of more elsewhere
+   * @returns scratch: `size` counts, and the posts that have more; null where it can't be done here
+   */
+  tallyRows(
+    list: Uint32Array,
+    rows: number,
+    width: number,
+    size: number,
+  ): { counts: Uint32Array; long: Uint32Array } | null {
+    const posts = this.#kernel && rows >= 0 ? this.#placeOf(list) : -1;
+    const counts = posts < 0 ? -1 : this.#reserve(size);
+    // one more than there may be: the kernel writes down each before it knows whether it stays
+    const long = counts < 0 ? -1 : this.#reserve(list.length + 1);
+    if (long < 0) return null;
+    const end = this.#kernel!.walkRows(posts, posts + list.length * 4, rows, width * 2, size - 1, counts, long);
+    this.#taken = stepsOver(end);
+    return {
+      counts: new Uint32Array(this.buffer, counts, size),
+      long: new Uint32Array(this.buffer, long, (end - long) / 4),
+    };
+  }
+
+  /**
    * The places of the counts that are not 0, ascending, as scratch; null where there is no kernel or no room, or where
    * the counts lie elsewhere. What lies after the counts is read with them: places past their end may follow.
    */

@@ -31,6 +31,20 @@ export interface Kernel {
    * `starts[p + 1]`th.
    */
   walkMany(this: void, list: number, end: number, starts: number, numbers: number, most: number, counts: number): void;
+  /**
+   * Likewise for posts with several numbers, none above `most`, in rows of `bytes` each, a multiple of 16. Writes those
+   * whose last number is `most` to `out`, and gives where that ends.
+   */
+  walkRows(
+    this: void,
+    list: number,
+    end: number,
+    rows: number,
+    bytes: number,
+    most: number,
+    counts: number,
+    out: number,
+  ): number;
 }
 
 /** The part of the WebAssembly interface that is used: this room knows neither browser nor Node. */

@@ -1,0 +1,60 @@
+/** Terms that may stand under one another: `parents` says under which each does, -1 at the top; parents come first. */
+export interface Tree {
+  parents: Int32Array;
+  /** Terms that have several below them: a post may stand under such a term in several ways. */
+  forks: Uint32Array;
+}
+
+type Numbers = Uint16Array | Uint32Array;
+
+export function treeOf(parents: Int32Array): Tree | null {
+  if (parents.every((parent) => parent < 0)) return null;
+  const below = new Uint32Array(parents.length);
+  for (const parent of parents) if (parent >= 0) below[parent]!++;
+  return { parents, forks: Uint32Array.from(parents.keys()).filter((t) => below[t]! > 1) };
+}
+
+/**
+ * Leaves out of the terms of each post those that have another below them: they follow from it. Where a post stands
+ * under a term in several ways, a number past all terms, that of the term's place among the forks, is put in for each
+ * way but one. `gathered` makes the counts of all terms of what is left.
+ * @param starts  the terms of post `p`, all above them included, are `values[starts[p] … starts[p + 1])`
+ */
+export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Numbers) {
+  const size = starts.length - 1;
+  const terms = parents.length;
+  const forkOf = new Int32Array(terms).fill(-1);
+  forks.forEach((term, i) => (forkOf[term] = i));
+  const kept = { starts: new Uint32Array(size + 1), values: new Uint32Array(values.length) };
+  const below = new Uint32Array(terms);
+  let end = 0;
+  for (let p = 0; p < size; p++) {
+    const [from, to] = [starts[p]!, starts[p + 1]!];
+    for (let i = from; i < to; i++) {
+      const parent = parents[values[i]!]!;
+      if (parent >= 0) below[parent]!++;
+    }
+    for (let i = from; i < to; i++) {
+      const term = values[i]!;
+      if (below[term] === 0) kept.values[end++] = term;
+      for (let way = 1; way < below[term]!; way++) kept.values[end++] = terms + forkOf[term]!;
+      below[term] = 0;
+    }
+    kept.starts[p + 1] = end;
+  }
+  return { starts: kept.starts, values: kept.values.subarray(0, end) };
+}
+
+/**
+ * Makes the counts of all terms, in place, of counts of what `lowest` left.
+ * @param counts  by term
+ * @param ways    by fork
+ */
+export function gathered({ parents, forks }: Tree, counts: Uint32Array, ways: Uint32Array): void {
+  for (let i = 0; i < forks.length; i++) counts[forks[i]!]! -= ways[i]!;
+  // parents come first, so that what is added to one is whole
+  for (let t = parents.length - 1; t >= 0; t--) {
+    const parent = parents[t]!;
+    if (parent >= 0) counts[parent]! += counts[t]!;
+  }
+}
