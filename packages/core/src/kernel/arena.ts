@@ -18,8 +18,8 @@ const stepsOver = (bytes: number) => Math.ceil(bytes / step) * step;
 export class Arena {
   readonly #kernel: Kernel | null;
   readonly buffer: ArrayBuffer;
-  /** Where sets and lists lie here, those from elsewhere as copies: to ask each of them costs more than to look it up. */
-  readonly #places = new Map<Bits | Uint32Array, number>();
+  /** Where sets and lists from elsewhere lie here as copies. */
+  readonly #copies = new Map<Bits | Uint32Array, number>();
   /** Bytes kept, and where scratch begins, goes up to now, went up to at most, and ends. */
   #kept = 0;
   readonly #start: number;
@@ -82,7 +82,7 @@ export class Arena {
       this.#open--;
       this.#taken = before;
       // a copy may lie in what was just given back
-      this.#places.clear();
+      if (this.#copies.size > 0) this.#copies.clear();
     }
   }
 
@@ -299,10 +299,11 @@ export class Arena {
 
   /** Where a set or a list lies; one that lies elsewhere is copied here. -1 where there is no room. */
   #placeOf(numbers: Bits | Uint32Array): number {
-    let place = this.#places.get(numbers);
+    if (numbers.buffer === this.buffer) return numbers.byteOffset;
+    let place = this.#copies.get(numbers);
     if (place === undefined) {
-      place = numbers.buffer === this.buffer ? numbers.byteOffset : this.#copyOf(numbers);
-      if (place >= 0) this.#places.set(numbers, place);
+      place = this.#copyOf(numbers);
+      if (place >= 0) this.#copies.set(numbers, place);
     }
     return place;
   }
