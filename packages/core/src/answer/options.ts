@@ -77,7 +77,7 @@ interface Places {
 }
 
 /** Counts up to which options are kept, and how many are kept of a facet at most. */
-const fewest = 24;
+const fewest = 12;
 const mostKept = 60_000;
 
 /**

@@ -125,7 +125,7 @@ function combine(scope: PostSet, passes: readonly PostSet[], arena: Arena | null
   const sets = passes.map((set, of) => ({ set, of }));
   // never lifted; of all posts it needs no AND
   if (scope.count < scope.size) sets.push({ set: scope, of: -1 });
-  sets.sort((a, b) => a.set.count - b.set.count);
+  sortByCount(sets);
   // null stands for all posts
   const before: (PostSet | null)[] = [null];
   for (let i = 0; i < sets.length; i++) before.push(both(before[i]!, sets[i]!.set, arena));
@@ -144,6 +144,16 @@ function combine(scope: PostSet, passes: readonly PostSet[], arena: Arena | null
     if (!isFew && i > 0) after = both(set, after, arena);
   }
   return { all: before[sets.length] ?? scope, others };
+}
+
+/** By insertion: they are a handful, and to sort those any other way takes longer. */
+function sortByCount<T extends { set: PostSet }>(sets: T[]): void {
+  for (let i = 1; i < sets.length; i++) {
+    const one = sets[i]!;
+    let at = i;
+    for (; at > 0 && sets[at - 1]!.set.count > one.set.count; at--) sets[at] = sets[at - 1]!;
+    sets[at] = one;
+  }
 }
 
 function both(a: PostSet | null, b: PostSet | null, arena: Arena | null): PostSet | null {

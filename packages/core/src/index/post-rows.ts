@@ -227,13 +227,18 @@ export class RowCounts {
     const place = this.#rows.places.get(column);
     if (!place) return null;
     const { first, count, tree, forks } = place;
-    const own = this.#counts.subarray(first, first + count);
+    const own = part(this.#counts, first, count);
     if (tree && !this.#whole?.has(column)) {
-      gathered(tree, own, this.#counts.subarray(forks, forks + tree.forks.length));
+      gathered(tree, own, part(this.#counts, forks, tree.forks.length));
       (this.#whole ??= new Set()).add(column);
     }
     return own;
   }
+}
+
+/** As `subarray`, at half its cost. */
+function part({ buffer, byteOffset }: Uint32Array, first: number, count: number): Uint32Array {
+  return new Uint32Array(buffer, byteOffset + first * 4, count);
 }
 
 /** Counts what does not go into the rows of some posts. */

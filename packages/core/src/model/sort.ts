@@ -9,8 +9,11 @@ export function sortOf(query: Pick<Query, 'lens' | 'selections' | 'sort'>): Sort
   const { options, relevanceWhenSearching } = query.lens.sort;
   const named = options.find((option) => option.key === query.sort);
   if (named) return named;
-  const searching = Object.values(query.selections).some((selection) => selection.type === 'search');
-  return searching && relevanceWhenSearching ? relevanceOf(query.lens) : defaultSort(query.lens);
+  return relevanceWhenSearching && isSearching(query) ? relevanceOf(query.lens) : defaultSort(query.lens);
+}
+
+function isSearching({ lens, selections }: Pick<Query, 'lens' | 'selections'>): boolean {
+  return lens.facets.some(({ key }) => selections[key]?.type === 'search');
 }
 
 /** The lens's own relevance option, or one that stands in for it: a search is by relevance without being told. */
