@@ -5,7 +5,7 @@ import { answer } from '../answer/answer.js';
 import { sortOf } from '../model/sort.js';
 import { encodePart, splitAddress } from './parameters.js';
 import { readAddress } from './read.js';
-import { writeAddress } from './write.js';
+import { AddressWriter, writeAddress } from './write.js';
 
 const index = buildIndex({
   fields: [
@@ -60,6 +60,20 @@ test('reading undoes writing', () => {
       expect(back.notices).toEqual([]);
     }),
     { numRuns: 2000 },
+  );
+});
+
+test('an address with a choice lifted is that of the first page without it', () => {
+  fc.assert(
+    fc.property(asked, ({ query }) => {
+      const written = new AddressWriter(query);
+      expect(written.whole).toBe(writeAddress(query));
+      for (const facet of query.lens.facets) {
+        const { [facet.key]: _, ...selections } = query.selections;
+        expect(written.without(facet)).toBe(writeAddress({ ...query, selections, page: 1 }));
+      }
+    }),
+    { numRuns: 300 },
   );
 });
 

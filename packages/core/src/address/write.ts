@@ -1,4 +1,4 @@
-import { isSwitch, type Facet, type Lens } from '../model/lens.js';
+import { isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { encodePart } from './parameters.js';
@@ -31,6 +31,11 @@ export class AddressWriter {
 
   /** The address with the choice in a facet lifted, which leads to the first page. */
   without(facet: Facet): string {
+    if (isSearch(facet)) {
+      // a sort that differs from that of a search may be the default without one
+      const { [facet.key]: _, ...selections } = this.#query.selections;
+      return writeAddress({ ...this.#query, selections, page: 1 });
+    }
     return this.#written(this.#query.lens.facets.indexOf(facet));
   }
 

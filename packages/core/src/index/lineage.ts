@@ -25,7 +25,8 @@ export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Nu
   const terms = parents.length;
   const forkOf = new Int32Array(terms).fill(-1);
   forks.forEach((term, i) => (forkOf[term] = i));
-  const kept = { starts: new Uint32Array(size + 1), values: new Uint32Array(values.length) };
+  // ways are fewer than lowest terms, and those are no more than all
+  const kept = { starts: new Uint32Array(size + 1), values: new Uint32Array(values.length * 2) };
   const below = new Uint32Array(terms);
   let end = 0;
   for (let p = 0; p < size; p++) {

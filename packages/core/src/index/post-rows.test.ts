@@ -6,7 +6,13 @@ import { numbersIn, RowCounts, type RowColumn } from './post-rows.js';
 import { PostSet } from './post-set.js';
 import { countTermsOf, type TermColumn } from './term-column.js';
 
-const collection = largeCollection(400);
+const large = largeCollection(400);
+/** Now and then a post with more terms than goes into a row that is long enough for the others. */
+const crowded = { tags: Array.from({ length: 30 }, (_, t) => `t${t * 2}`), place: ['p5', 'p9', 'p21', 'p22', 'p39'] };
+const collection = {
+  ...large,
+  posts: large.posts.map((post, i) => (i % 40 === 7 ? { ...post, values: { ...post.values, ...crowded } } : post)),
+};
 const { size } = buildIndex(collection);
 
 /** The posts that have a number, found by what a column keeps for other ends than counting. */
@@ -35,7 +41,10 @@ test('counts by rows are those of each column, whatever was put in rows before',
         const work = () => {
           const counts = new RowCounts(rows, PostSet.ofList(size, list), arena);
           for (const column of rows.places.keys()) {
-            const expected = Array.from({ length: numbersIn(column) }, (_, n) => posts.filter(postsWith(column, n)).length);
+            const expected = Array.from(
+              { length: numbersIn(column) },
+              (_, n) => posts.filter(postsWith(column, n)).length,
+            );
             expect([...counts.of(column)!]).toEqual(expected);
             // asked for again, they are the same
             expect([...counts.of(column)!]).toEqual(expected);
@@ -49,6 +58,7 @@ test('counts by rows are those of each column, whatever was put in rows before',
     { numRuns: 60 },
   );
   expect(inRows).toBe(columns.length);
+  expect([index.rows!.width, index.rows!.long.size]).toEqual([16, 10]);
 });
 
 test('a column whose rows were given up is still counted by', () => {

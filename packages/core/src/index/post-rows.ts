@@ -80,8 +80,11 @@ export function buildPostRows(
     long.set(p, []);
     values[p * width + width - 1] = more;
   }
-  lengths.fill(0);
-  for (const part of parts) putPart(values, width, long, lengths, part);
+  const filling = { width, values, long, filled: lengths.fill(0) };
+  for (const part of parts) {
+    if (part.rows.starts) putMany(filling, part.rows.starts, part);
+    else putOne(filling, part);
+  }
   const kept = values.byteLength <= room ? arena.adopt(values) : values;
   const most = (some: readonly RowColumn[]) => mostPosts(size, width, some);
   return {
@@ -163,22 +166,47 @@ function widthFor(lengths: Uint16Array): number {
   return Math.max(1, Math.ceil(needed / stride)) * stride;
 }
 
-/** @param filled  how many numbers each post has so far */
-function putPart(values: Uint16Array, width: number, long: Map<number, number[]>, filled: Uint16Array, part: Part) {
-  const { rows, first, below, rest, end } = part;
-  const { starts } = rows;
+/** Rows as they are being filled. */
+interface Filling {
+  width: number;
+  values: Uint16Array;
+  long: Map<number, number[]>;
+  /** How many numbers each post has so far. */
+  filled: Uint16Array;
+}
+
+// the two loops stand alone, each over one form: they go over all numbers of all posts
+
+function putOne(filling: Filling, { rows, first, end }: Part): void {
+  const { width, values, filled } = filling;
   for (let p = 0; p < filled.length; p++) {
-    const to = starts ? starts[p + 1]! : p + 1;
-    for (let i = starts ? starts[p]! : p; i < to; i++) {
-      const number = rows.values[i]!;
-      if (number >= end) continue;
-      const at = filled[p]!++;
-      const put = number < below ? first + number : rest + number - below;
-      // the last place of a row that is too short tells of the others
-      if (at < width - 1 || (at < width && !long.has(p))) values[p * width + at] = put;
-      else long.get(p)!.push(put);
-    }
+    const number = rows.values[p]!;
+    if (number >= end) continue;
+    const at = filled[p]!++;
+    if (at < width - 1) values[p * width + at] = first + number;
+    else putLast(filling, p, at, first + number);
   }
+}
+
+function putMany(filling: Filling, starts: Uint32Array, { rows, first, below, rest }: Part): void {
+  const { width, values, filled } = filling;
+  for (let p = 0, i = 0; p < filled.length; p++) {
+    let at = filled[p]!;
+    for (const to = starts[p + 1]!; i < to; i++, at++) {
+      const number = rows.values[i]!;
+      const put = number < below ? first + number : rest + number - below;
+      if (at < width - 1) values[p * width + at] = put;
+      else putLast(filling, p, at, put);
+    }
+    filled[p] = at;
+  }
+}
+
+/** The last place of a row that is too short tells of the others. */
+function putLast({ width, values, long }: Filling, post: number, at: number, number: number): void {
+  const more = long.get(post);
+  if (more) more.push(number);
+  else values[post * width + at] = number;
 }
 
 /** What a place of a row takes, as part of a step over a column of its own: they lie in a row, and all are looked at. */
@@ -216,7 +244,7 @@ export class RowCounts {
   constructor(rows: PostRows, posts: PostSet, arena: Arena | null) {
     this.#rows = rows;
     const { list } = posts.listedIn(arena);
-    const tallied = arena?.tallyRows(list, rows.at, rows.width, rows.count);
+    const tallied = arena?.tallyRows(list, rows.at, rows.width, rows.count, rows.long.size);
     this.#counts = tallied?.counts ?? Arena.zeros(arena, rows.count);
     if (!tallied) countRows(rows, list, this.#counts);
     countLong(rows, tallied?.long ?? list, this.#counts);

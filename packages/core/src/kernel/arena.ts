@@ -263,6 +263,7 @@ export class Arena {
    * @param rows   where the rows begin here; -1 where they lie elsewhere
    * @param width  numbers in a row, a multiple of 8
    * @param size   numbers are below it; those that are last in a row and the highest tell of more elsewhere
+   * @param most   how many posts have more elsewhere
    * @returns scratch: `size` counts, and the posts that have more; null where it can't be done here
    */
   tallyRows(
@@ -270,11 +271,12 @@ export class Arena {
     rows: number,
     width: number,
     size: number,
+    most: number,
   ): { counts: Uint32Array; long: Uint32Array } | null {
     const posts = this.#kernel && rows >= 0 ? this.#placeOf(list) : -1;
     const counts = posts < 0 ? -1 : this.#reserve(size);
     // one more than there may be: the kernel writes down each before it knows whether it stays
-    const long = counts < 0 ? -1 : this.#reserve(list.length + 1);
+    const long = counts < 0 ? -1 : this.#reserve(Math.min(list.length, most) + 1);
     if (long < 0) return null;
     const end = this.#kernel!.walkRows(posts, posts + list.length * 4, rows, width * 2, size - 1, counts, long);
     this.#taken = stepsOver(end);

@@ -92,6 +92,35 @@ test('posts are listed, and counted by the numbers they have, as the plain loops
   );
 });
 
+test('posts are counted by the numbers in their rows, and those that have more are told, as the plain loops do', () => {
+  // all numbers are below 6: the last tells of more, and may stand elsewhere too
+  const number = fc.nat({ max: 5 });
+  const rows = fc
+    .constantFrom(8, 24)
+    .chain((width) =>
+      fc.array(fc.array(number, { minLength: width, maxLength: width }), { minLength: 40, maxLength: 40 }),
+    );
+  fc.assert(
+    fc.property(rows, fc.array(fc.nat({ max: 39 }), { maxLength: 300 }), (of, posts) => {
+      const arena = new Arena(size, 100_000);
+      const values = arena.adopt(Uint16Array.from(of.flat()));
+      const width = of[0]!.length;
+      const expected = Array.from({ length: 6 }, (_, n) =>
+        sumOf(posts.map((p) => of[p]!.filter((m) => m === n).length)),
+      );
+      const long = posts.filter((p) => of[p]![width - 1] === 5);
+      arena.during(() => {
+        arena.during(() => arena.take(2000)!.fill(9));
+        const list = Uint32Array.from(posts);
+        const found = arena.tallyRows(list, arena.placed(values), width, 6, posts.length)!;
+        expect([[...found.counts], [...found.long]]).toEqual([expected, long]);
+        expect(arena.tallyRows(list, -1, width, 6, 40)).toBeNull();
+      });
+    }),
+    { numRuns: 60 },
+  );
+});
+
 test('lists are kept in a set, put into one, and counted up to some posts, as the plain loops do', () => {
   const ends = fc.uniqueArray(fc.nat({ max: size }), { maxLength: 12 }).map((all) => all.sort((x, y) => x - y));
   fc.assert(
