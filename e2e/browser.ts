@@ -61,7 +61,23 @@ export class Browser {
   }
 
   find(selector: string): Promise<WebElement> {
-    return this.driver.wait(until.elementLocated(By.css(selector)), patience, `Nothing on the page is ${selector}`);
+    return this.#orTell(
+      this.driver.wait(until.elementLocated(By.css(selector)), patience, `Nothing on the page is ${selector}`),
+    );
+  }
+
+  /** Has what went wrong come with what the page was like. */
+  async #orTell<T>(wait: Promise<T>): Promise<T> {
+    try {
+      return await wait;
+    } catch (error) {
+      const like = await this.run<string>(
+        `const { readyState, body } = document;
+         const loaded = performance.getEntriesByType('resource').map((one) => one.name + ' ' + one.responseStatus);
+         return [location.href, readyState, body?.innerText.slice(0, 300), ...loaded.slice(-12)].join('\\n')`,
+      ).catch((other: Error) => other.message);
+      throw new Error(`${(error as Error).message}\nThe page was:\n${like}`, { cause: error });
+    }
   }
 
   /** Finds a control by its role's element and its words or accessible name. */
@@ -120,7 +136,7 @@ export class Browser {
         if (/stale|detached|no such (element|window)|not found in the current frame/i.test(error.message)) return false;
         throw error;
       });
-    return this.driver.wait(asked, patience, `It never came to this: ${what}`);
+    return this.#orTell(this.driver.wait(asked, patience, `It never came to this: ${what}`));
   }
 
   untilText(selector: string, words: string): Promise<unknown> {

@@ -27,9 +27,7 @@ export class OnPage {
 
   /** A control by its accessible name or words. */
   named<E extends HTMLElement>(name: string): E {
-    const found = [...this.element.querySelectorAll<E>('button, input, select')].find(
-      (one) => (one.getAttribute('aria-label') ?? one.textContent) === name,
-    );
+    const found = [...this.element.querySelectorAll<E>('button, input, select')].find((one) => nameOf(one) === name);
     if (!found) throw new Error(`Nothing is called ${name}: ${this.element.textContent}`);
     return found;
   }
@@ -55,9 +53,22 @@ export class OnPage {
     });
   }
 
+  /** Goes on from a box to elsewhere. */
+  leave(name: string): void {
+    act(() => {
+      this.named(name).dispatchEvent(new FocusEvent('focusout', { bubbles: true }));
+    });
+  }
+
   texts(selector: string): string[] {
     return [...this.element.querySelectorAll(selector)].map((one) => one.textContent.trim());
   }
+}
+
+/** What a control is called by: itself, its label, or its words. */
+function nameOf(control: HTMLElement): string {
+  const label = 'labels' in control ? (control as HTMLInputElement).labels?.[0] : undefined;
+  return control.getAttribute('aria-label') ?? (label ?? control).textContent.trim();
 }
 
 /** Reads a config that is known to be right. */

@@ -12,7 +12,9 @@ export function ago(timestamp: string, now = Date.now()): string {
   let amount = (Date.parse(timestamp) - now) / 1000;
   const words = new Intl.RelativeTimeFormat('en', { numeric: 'auto' });
   for (const [size, unit] of steps) {
-    if (Math.abs(amount) < size) return unit === 'second' ? 'just now' : words.format(Math.round(amount), unit);
+    // as it will be said: 59.9 minutes are an hour
+    if (Math.abs(Math.round(amount)) < size)
+      return unit === 'second' ? 'just now' : words.format(Math.round(amount), unit);
     amount /= size;
   }
   return timestamp;

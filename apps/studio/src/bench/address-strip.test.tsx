@@ -1,0 +1,81 @@
+import type { Answer } from '@ivy/core';
+import { MemoryRouter } from 'react-router';
+import { lensOf, OnPage } from '../../test/on-page.js';
+import { AddressStrip } from './address-strip.js';
+import { huesOf } from './edits.js';
+
+const page = new OnPage();
+beforeEach(() => page.open());
+afterEach(() => page.close());
+
+const lens = lensOf({
+  facets: ['habitat', 'kind'].map((key) => ({ key, kind: 'checkboxes', field: key })),
+});
+
+/** Draws the strip at an address, and keeps where it asks to go and what it takes in hand. */
+function drawn(address: string, answer?: Partial<Answer>): { went: string[]; inHand: string[] } {
+  const asked: { went: string[]; inHand: string[] } = { went: [], inHand: [] };
+  page.draw(
+    <MemoryRouter>
+      <AddressStrip
+        lens={lens}
+        address={address}
+        answer={answer as Answer | undefined}
+        hues={huesOf(lens.facets)}
+        focus={null}
+        onGo={(next) => asked.went.push(next)}
+        onFocus={(key) => asked.inHand.push(key)}
+      />
+    </MemoryRouter>,
+  );
+  return asked;
+}
+const tokens = () => page.texts('button').filter((text) => text.includes('=') && text !== 'name=value');
+
+test('an address is drawn as tokens, and how many posts it finds beside it', () => {
+  drawn('habitat=mudflat,shore&ref=letter', { matched: 1204, total: 12_480 });
+  expect(tokens()).toEqual(['habitat=mudflat , shore', 'ref=letter']);
+  expect(page.texts('[data-testid=matched]')).toEqual(['1,204']);
+  expect(page.element.textContent).toContain('of 12,480');
+});
+
+test('a token of a facet takes it in hand; what is not the lens’s own says that it stays', () => {
+  const { inHand } = drawn('habitat=mudflat&ref=letter');
+  page.press('habitat=mudflat');
+  page.press('ref=letter');
+  expect(inHand).toEqual(['habitat']);
+  expect(page.named('ref=letter').title).toContain('kept as it is');
+});
+
+test('Backspace takes a token away and leaves the keyboard beside it', () => {
+  const { went } = drawn('habitat=mudflat&kind=survey&ref=letter');
+  page.named('kind=survey').focus();
+  page.key('kind=survey', 'Backspace');
+  expect(went).toEqual(['habitat=mudflat&ref=letter']);
+  expect(document.activeElement).toBe(page.named('habitat=mudflat'));
+  page.key('habitat=mudflat', 'x');
+  expect(went).toHaveLength(1);
+});
+
+test('as text it can be pasted whole; Escape leaves it as it was', () => {
+  const { went } = drawn('habitat=mudflat');
+  const edit = 'Edit the address as text';
+  const box = 'Address as text';
+  page.press(edit);
+  expect(page.named<HTMLInputElement>(box).value).toBe('habitat=mudflat');
+  page.type(box, 'https://wardens.example/notes?kind=survey&habitat=shore#list');
+  page.key(box, 'Escape');
+  expect(went).toEqual([]);
+  page.press(edit);
+  page.type(box, 'https://wardens.example/notes?kind=survey&habitat=shore#list');
+  page.key(box, 'Enter');
+  expect(went).toEqual(['kind=survey&habitat=shore']);
+});
+
+test('an address is cleared in one go, and an empty one can’t be', () => {
+  const { went } = drawn('habitat=mudflat');
+  page.press('Clear the address');
+  expect(went).toEqual(['']);
+  drawn('');
+  expect(page.named<HTMLButtonElement>('Clear the address').disabled).toBe(true);
+});
