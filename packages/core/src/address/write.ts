@@ -1,5 +1,5 @@
 import { isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
-import type { Query, Selection } from '../model/query.js';
+import { selectionsOf, type Query, type Selection } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { encodePart } from './parameters.js';
 import { either } from './read.js';
@@ -20,10 +20,11 @@ export class AddressWriter {
   readonly #choices: string[] = [];
   readonly #sort: string;
 
-  constructor(query: Query) {
-    const { lens, selections, sort, page } = query;
+  /** @param selections  those of the query, by facet */
+  constructor(query: Query, selections = selectionsOf(query)) {
+    const { lens, sort, page } = query;
     this.#query = query;
-    for (const facet of lens.facets) this.#choices.push(choice(lens, facet, selections[facet.key]));
+    for (let i = 0; i < selections.length; i++) this.#choices.push(choice(lens, lens.facets[i]!, selections[i]));
     const isDefault = sort === null || sort === sortOf({ ...query, sort: null })?.key;
     this.#sort = isDefault ? '' : parameter(lens, lens.address.sort, encodePart(sort));
     this.whole = joined(this.#written(-1), page > 1 ? parameter(lens, lens.address.page, String(page)) : '');

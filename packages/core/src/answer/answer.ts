@@ -2,7 +2,7 @@ import { AddressWriter } from '../address/write.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer, Way } from '../model/answer.js';
 import { isSearch, isSingle, isTerms, type Facet, type SearchFacet } from '../model/lens.js';
-import type { Notice, Query } from '../model/query.js';
+import { selectionsOf, type Notice, type Query } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { markerOf, type Marker } from '../search/marks.js';
 import type { Search } from '../search/search.js';
@@ -25,8 +25,9 @@ export function answer(index: PostIndex, query: Query, notices: readonly Notice[
 function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): Answer {
   const { lens } = query;
   const plan = planOf(index, lens);
-  const passed = passQuery(index, plan.scope, query);
-  const { all, others } = countedOf(plan, passed, query);
+  const selections = selectionsOf(query);
+  const passed = passQuery(index, plan.scope, lens, selections);
+  const { all, others } = countedOf(plan, passed, selections);
   const found = searchIn(index, query);
   const said = found ? [...notices, ...respellings(found)] : notices.slice();
 
@@ -36,7 +37,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
   if (page !== query.page) said.push(clamped(query.page, page));
   const canonical: Query = page === query.page ? query : { ...query, page };
   const sort = sortOf(query);
-  const written = new AddressWriter(canonical);
+  const written = new AddressWriter(canonical, selections);
   const ordering = orderingOf(index, sort, found, query.seed ?? '');
 
   return {
@@ -50,10 +51,10 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     items: pageOf(index, passed.all, ordering, (page - 1) * size, size).map((post) =>
       itemOf(plan.items, index, post, found),
     ),
-    facets: lens.facets.map((facet) => {
-      const at = passed.active.indexOf(facet);
+    facets: lens.facets.map((facet, i) => {
+      const at = passed.places[i]!;
       const under = at < 0 || keepsOwn(facet) ? all : others(at);
-      return facetAnswer(index, lens, plan.facets.get(facet)!, facet, query.selections[facet.key], under);
+      return facetAnswer(index, plan.facets[i]!, facet, selections[i], under);
     }),
     notices: said,
     ways: all.set.count === 0 ? waysOut(written, passed) : [],
@@ -87,7 +88,7 @@ interface Found {
 /** The first search of a query, worked out. */
 function searchIn(index: PostIndex, query: Query): Found | null {
   for (const facet of query.lens.facets) {
-    const selection = query.selections[facet.key];
+    const selection = isSearch(facet) ? query.selections[facet.key] : undefined;
     if (!isSearch(facet) || selection?.type !== 'search') continue;
     const text = textIndexOf(index, facet);
     const found = searchOf(index, facet, selection.text, index.arena);

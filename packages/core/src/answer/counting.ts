@@ -72,6 +72,11 @@ export class Counted {
     });
   }
 
+  /** Numbers with anything in them, for as long as the answer is worked out. */
+  numbers(count: number): Uint32Array {
+    return Arena.numbers(this.#scope.arena, count);
+  }
+
   /** The first and the last post of the set below `end`; null where there is none. */
   ends(end: number): { first: number; last: number } | null {
     if (this.set.isListed) {
@@ -85,7 +90,7 @@ export class Counted {
 
   /** How many posts of the set come before each of some posts, which ascend. */
   before(posts: Uint32Array): ArrayLike<number> {
-    if (this.set.isListed) return posts.map((post) => lowerBound(this.set.list, post));
+    if (this.set.isListed) return placesIn(this.set.list, posts, this.#scope.arena);
     const { bits } = this.set;
     const found = this.#scope.arena?.before(bits, posts);
     if (found) return found;
@@ -116,15 +121,32 @@ export class Counted {
 
   /** The counts of a column, where they are made by all columns in rows at once. */
   #countsInRows(column: TermColumn | SortedColumn, posts: PostSet): Uint32Array | null {
+    if (this.#inRows === null) return null;
     const rows = this.#scope.rows();
-    if (!rows?.places.has(column)) return null;
-    if (this.#inRows === undefined) {
-      const most = this.#isForMany ? rows.mostForAll : rows.mostForOne.get(column)!;
-      this.#inRows = posts.count <= most ? new RowCounts(rows, posts, this.#scope.arena) : null;
+    const place = rows?.places.get(column);
+    if (!place) return null;
+    if (!this.#inRows) {
+      const most = this.#isForMany ? rows!.mostForAll : place.mostForOne;
+      this.#inRows = posts.count <= most ? new RowCounts(rows!, posts, this.#scope.arena) : null;
     }
-    return this.#inRows?.of(column) ?? null;
+    return this.#inRows?.of(place) ?? null;
   }
 }
+
+/** How many posts of a list come before each of some posts; both ascend. */
+function placesIn(list: Uint32Array, posts: Uint32Array, arena: Arena | null): Uint32Array {
+  const counts = Arena.numbers(arena, posts.length);
+  // few are soon looked through, and of many most are passed over by halving
+  for (let i = 0, at = 0; i < posts.length; i++) {
+    if (list.length > fewToPass) at = lowerBound(list, posts[i]!);
+    else while (at < list.length && list[at]! < posts[i]!) at++;
+    counts[i] = at;
+  }
+  return counts;
+}
+
+/** Posts that are passed one by one sooner than by halving. */
+const fewToPass = 64;
 
 /** Posts to be walked. */
 interface Walk {

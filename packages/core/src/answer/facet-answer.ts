@@ -9,33 +9,38 @@ import {
   isSearch,
   isSwitch,
   type Facet,
-  type Lens,
   type RangeFacet,
   type SwitchFacet,
   type TermFacet,
 } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
-import type { Counted } from './counting.js';
+import type { Counted, KeptCounts } from './counting.js';
 import { drawOptions, type ShownTerms } from './options.js';
-import { daySteps, histogramOf, numberSteps, rangeColumns } from './range-parts.js';
+import { daySteps, histogramOf, numberSteps, type RangeColumns } from './range-parts.js';
 
 /** What of a facet does not change from query to query. */
 export interface FacetPlan {
   label: string;
   /** Of a term facet or switch. */
   terms: TermPlan | null;
+  /** Of a range. */
+  range: RangeColumns | null;
 }
 
 /** What of a term facet or switch does not change from query to query. */
 export interface TermPlan {
   column: TermColumn;
   shown: ShownTerms | null;
+  /**
+   * Counts under one common term alone, by term: most questions with one or two facets on ask for these, and a term on
+   * many posts is dear to count under. There are few such terms, so all of them can be kept.
+   */
+  common: (KeptCounts | undefined)[];
 }
 
 /** What a page needs to draw a facet, counted over the posts it is to be counted under. */
 export function facetAnswer(
   index: PostIndex,
-  lens: Lens,
   plan: FacetPlan,
   facet: Facet,
   selection: Selection | undefined,
@@ -50,7 +55,7 @@ export function facetAnswer(
     const selected = selection?.type === 'posts' ? selection.ids : [];
     return { key: facet.key, kind: 'favourites', label, visible: facet.visible, selected };
   }
-  if (isRange(facet)) return rangeAnswer(index, lens, facet, label, selection, under);
+  if (isRange(facet)) return rangeAnswer(facet, label, selection, plan.range!, under);
   const { column, shown } = plan.terms!;
   const counts = under.terms(column);
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
@@ -100,14 +105,12 @@ function switchAnswer(
 }
 
 function rangeAnswer(
-  index: PostIndex,
-  lens: Lens,
   facet: RangeFacet,
   label: string,
   selection: Selection | undefined,
+  columns: RangeColumns,
   under: Counted,
 ): FacetAnswer {
-  const columns = rangeColumns(index, lens, facet);
   const { key, visible } = facet;
   if (facet.kind === 'date-range') {
     const found = histogramOf(columns, under, daySteps);

@@ -4,7 +4,7 @@ import type { RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
 import { postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
-import type { Query } from '../model/query.js';
+import type { Selection } from '../model/query.js';
 import { Counted, type KeptCounts, type Scope } from './counting.js';
 import { facetLabel } from '../lens/label.js';
 import type { FacetPlan, TermPlan } from './facet-answer.js';
@@ -18,14 +18,8 @@ import { scopeOf } from './scope.js';
 export interface Plan {
   scope: Scope;
   items: ItemPlan;
-  facets: Map<Facet, FacetPlan>;
-  /** Of those, the term facets and switches. */
-  terms: Map<Facet, TermPlan>;
-  /**
-   * Counts under one common term alone, by field and term: most questions with one or two facets on ask for these, and
-   * a term on many posts is dear to count under. There are few such terms, so all of them can be kept.
-   */
-  common: Map<string, KeptCounts>;
+  /** In the lens's order. */
+  facets: FacetPlan[];
 }
 
 const plans = new WeakMap<PostIndex, WeakMap<Lens, Plan>>();
@@ -41,14 +35,11 @@ export function planOf(index: PostIndex, lens: Lens): Plan {
 function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
   putInRows(index, lens);
-  const facets: Plan['facets'] = new Map();
-  const terms: Plan['terms'] = new Map();
-  for (const facet of lens.facets) {
-    const ofTerms = termPlan(index, facet);
-    facets.set(facet, { label: facetLabel(facet, index.fields), terms: ofTerms });
-    if (ofTerms) terms.set(facet, ofTerms);
-  }
-  return { scope, items: itemPlan(index, lens), facets, terms, common: new Map() };
+  const facets = lens.facets.map((facet): FacetPlan => {
+    const range = isRange(facet) ? rangeColumns(index, lens, facet) : null;
+    return { label: facetLabel(facet, index.fields), terms: termPlan(index, facet), range };
+  });
+  return { scope, items: itemPlan(index, lens), facets };
 }
 
 /** Values of a range that are counted along with the terms of posts; of more, to go along them all takes longer. */
@@ -70,7 +61,7 @@ function putInRows(index: PostIndex, lens: Lens): void {
 function termPlan(index: PostIndex, facet: Facet): TermPlan | null {
   if (isSearch(facet) || isRange(facet) || isFavourites(facet)) return null;
   const column = index.column(facet.field);
-  return { column, shown: isTerms(facet) ? shownTerms(facet, column) : null };
+  return { column, shown: isTerms(facet) ? shownTerms(facet, column) : null, common: [] };
 }
 
 const scopes = new WeakMap<PostIndex, WeakMap<Lens['scope'], Scope>>();
@@ -96,6 +87,8 @@ export function scopeCounted(index: PostIndex, scope: Lens['scope']): Scope {
 export interface Passed {
   /** Facets with a choice, in the lens's order. */
   active: Facet[];
+  /** By facet of the lens: its place among those; -1 where it has no choice. */
+  places: number[];
   /** For each active facet: the posts that meet its choice, in scope or not. */
   each: PostSet[];
   /** For each active facet: the posts of the scope that pass all others. */
@@ -104,17 +97,26 @@ export interface Passed {
   all: PostSet;
 }
 
-export function passQuery(index: PostIndex, scope: Scope, query: Query): Passed {
-  const { lens, selections } = query;
+/** @param selections  what is chosen in each facet of the lens */
+export function passQuery(
+  index: PostIndex,
+  scope: Scope,
+  lens: Lens,
+  selections: readonly (Selection | undefined)[],
+): Passed {
   const active: Facet[] = [];
+  const places: number[] = [];
   const each: PostSet[] = [];
-  for (const facet of lens.facets) {
-    const selection = selections[facet.key];
+  for (let i = 0; i < selections.length; i++) {
+    const selection = selections[i];
+    places.push(selection ? active.length : -1);
     if (!selection) continue;
+    const facet = lens.facets[i]!;
     active.push(facet);
     each.push(passing(index, lens, facet, selection, index.arena));
   }
-  return { active, each, ...combine(scope.set, each, index.arena) };
+  const { all, others } = combine(scope.set, each, index.arena);
+  return { active, places, each, all, others };
 }
 
 /**
@@ -163,30 +165,29 @@ function both(a: PostSet | null, b: PostSet | null, arena: Arena | null): PostSe
 /** What a query counts over: all that match, and, for each active facet, those that pass all others. */
 export function countedOf(
   plan: Plan,
-  { active, all, others }: Passed,
-  query: Query,
+  { active, places, all, others }: Passed,
+  selections: readonly (Selection | undefined)[],
 ): { all: Counted; others: (at: number) => Counted } {
-  const keptOf = (facet: Facet | undefined) => (facet ? keptUnder(plan, facet, query) : null);
+  const keptOf = (at: number) => {
+    const facet = places.indexOf(at);
+    return keptUnder(plan.facets[facet]!, selections[facet]!);
+  };
   return {
-    all: new Counted(all, plan.scope, active.length === 1 ? keptOf(active[0]) : null),
-    others: (at) => new Counted(others[at]!, plan.scope, active.length === 2 ? keptOf(active[1 - at]) : null, false),
+    all: new Counted(all, plan.scope, active.length === 1 ? keptOf(0) : null),
+    others: (at) => new Counted(others[at]!, plan.scope, active.length === 2 ? keptOf(1 - at) : null, false),
   };
 }
 
 /** Room for the counts under a facet's choice alone, if that is one common term. */
-function keptUnder(plan: Plan, facet: Facet, query: Query): KeptCounts | null {
-  const column = plan.terms.get(facet)?.column;
-  const slugs = slugsOf(query.selections[facet.key]!);
-  const term = slugs.length === 1 ? column?.numbers.get(slugs[0]!) : undefined;
-  if (!column || term === undefined || !column.sets[term]) return null;
-  return commonCounts(plan, facet, term);
+function keptUnder({ terms }: FacetPlan, selection: Selection): KeptCounts | null {
+  if (!terms) return null;
+  const slugs = slugsOf(selection);
+  const term = slugs.length === 1 ? terms.column.numbers.get(slugs[0]!) : undefined;
+  return term === undefined || !terms.column.sets[term] ? null : commonCounts(terms, term);
 }
 
-function commonCounts(plan: Plan, facet: Facet, term: number): KeptCounts {
-  const name = `${facet.key} ${term}`;
-  let kept = plan.common.get(name);
-  if (!kept) plan.common.set(name, (kept = new Map() as KeptCounts));
-  return kept;
+function commonCounts({ common }: TermPlan, term: number): KeptCounts {
+  return (common[term] ??= new Map() as KeptCounts);
 }
 
 /** Runs what may take scratch from the arena, if the index has one. */
@@ -200,16 +201,17 @@ export function withScratch<T>(index: PostIndex, work: () => T): T {
  */
 export function warm(index: PostIndex, lens: Lens): void {
   const plan = planOf(index, lens);
-  const ranges = lens.facets.filter(isRange).map((facet) => rangeColumns(index, lens, facet).start);
   for (const facet of lens.facets) if (isSearch(facet)) textIndexOf(index, facet);
-  for (const [facet, { column }] of plan.terms) {
-    column.sets.forEach((set, term) => {
+  for (const { terms } of plan.facets) {
+    terms?.column.sets.forEach((set, term) => {
       if (!set) return;
-      const under = plan.scope.set.and(postsUnder(column, [term]));
-      const counted = new Counted(under, plan.scope, commonCounts(plan, facet, term));
+      const under = plan.scope.set.and(postsUnder(terms.column, [term]));
+      const counted = new Counted(under, plan.scope, commonCounts(terms, term));
       withScratch(index, () => {
-        for (const other of plan.terms.values()) counted.terms(other.column);
-        for (const other of ranges) counted.ranks(other);
+        for (const other of plan.facets) {
+          if (other.terms) counted.terms(other.terms.column);
+          if (other.range) counted.ranks(other.range.start);
+        }
       });
     });
   }

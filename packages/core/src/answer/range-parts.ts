@@ -22,9 +22,11 @@ export function rangeColumns(index: PostIndex, lens: Lens, facet: RangeFacet): R
   return { start: column(facet.field, facet.endField), end: column(facet.endField, facet.field) };
 }
 
-/** Steps a histogram is cut into: `place` gives a value's step, and `edges` the first and last value of a step. */
+/**
+ * Steps a histogram is cut into: `place` gives a value's step, and `edges` the first and last value of a step. Of each
+ * size there is one object, by which the cut of a column is known.
+ */
 export interface Steps {
-  name: string;
   place(value: number): number;
   edges(step: number): Edges;
 }
@@ -47,7 +49,7 @@ export function daySteps(low: number, high: number): Steps {
   return months.place(high) - months.place(low) < mostMonths ? months : years;
 }
 
-const days: Steps = { name: 'days', place: (day) => day, edges: (day) => ofDays(day, day) };
+const days: Steps = { place: (day) => day, edges: (day) => ofDays(day, day) };
 
 function ofDays(from: number, to: number): Edges {
   return { from, to, first: dayText(from), last: dayText(to) };
@@ -55,7 +57,6 @@ function ofDays(from: number, to: number): Edges {
 
 const firstOfMonth = (step: number) => numberOf(Math.floor(step / 12), (step % 12) + 1, 1);
 const months: Steps = {
-  name: 'months',
   place: (day) => {
     const { year, month } = partsOf(day);
     return year * 12 + month - 1;
@@ -63,7 +64,6 @@ const months: Steps = {
   edges: remembered((step) => ofDays(firstOfMonth(step), firstOfMonth(step + 1) - 1)),
 };
 const years: Steps = {
-  name: 'years',
   place: (day) => partsOf(day).year,
   edges: remembered((year) => ofDays(numberOf(year, 1, 1), numberOf(year, 12, 31))),
 };
@@ -96,12 +96,25 @@ export function numberSteps(low: number, high: number, whole: boolean): Steps {
       break;
     }
   }
-  const edges = (step: number) => {
-    const from = (step * size) / down;
-    // a step of whole numbers ends on its last one; otherwise where the next begins
-    return { from, to: whole ? from + size - 1 : ((step + 1) * size) / down };
+  // a size is that of one pair only
+  const known = whole ? wholeSteps : otherSteps;
+  let steps = known.get(size / down);
+  if (!steps) known.set(size / down, (steps = stepsOfNumbers(size, down, whole)));
+  return steps;
+}
+
+const wholeSteps = new Map<number, Steps>();
+const otherSteps = new Map<number, Steps>();
+
+function stepsOfNumbers(size: number, down: number, whole: boolean): Steps {
+  return {
+    place: (value) => Math.floor((value * down) / size),
+    edges: (step) => {
+      const from = (step * size) / down;
+      // a step of whole numbers ends on its last one; otherwise where the next begins
+      return { from, to: whole ? from + size - 1 : ((step + 1) * size) / down };
+    },
   };
-  return { name: `${size}/${down}`, place: (value) => Math.floor((value * down) / size), edges };
 }
 
 /** Counts by step, from the step of the least value to that of the greatest. */
@@ -178,7 +191,7 @@ function runHistogram(
   const known = cutOf(column, cut);
   const { counts } = histogram;
   // the higher the step, the lower the numbers
-  const bounds = new Uint32Array(counts.length + 1);
+  const bounds = counted.numbers(counts.length + 1);
   for (let i = 0; i < counts.length; i++) bounds[counts.length - i] = count - starts[valuesBefore(known, first + i)]!;
   bounds[0] = count - starts[highRank + 1]!;
   const before = counted.before(bounds);
@@ -222,14 +235,14 @@ function valuesBefore({ places, least, before }: Cut, step: number): number {
   return before ? before[step - least]! : lowerBound(places, step);
 }
 
-const cuts = new WeakMap<SortedColumn, Map<string, Cut>>();
+const cuts = new WeakMap<SortedColumn, Map<Steps, Cut>>();
 /** Ways of cutting kept for a column; more would only hold memory. */
 const cutsKept = 4;
 
 function cutOf(column: SortedColumn, steps: Steps): Cut {
-  let byName = cuts.get(column);
-  if (!byName) cuts.set(column, (byName = new Map<string, Cut>()));
-  let cut = byName.get(steps.name);
+  let bySteps = cuts.get(column);
+  if (!bySteps) cuts.set(column, (bySteps = new Map<Steps, Cut>()));
+  let cut = bySteps.get(steps);
   if (!cut) {
     const places = column.distinct.map((value) => steps.place(value));
     const least = places[0] ?? 0;
@@ -237,8 +250,8 @@ function cutOf(column: SortedColumn, steps: Steps): Cut {
     const before =
       count > mostLookedUp ? null : Uint32Array.from({ length: count }, (_, i) => lowerBound(places, least + i));
     cut = { places, least, before };
-    if (byName.size >= cutsKept) byName.delete(byName.keys().next().value!);
-    byName.set(steps.name, cut);
+    if (bySteps.size >= cutsKept) bySteps.delete(bySteps.keys().next().value!);
+    bySteps.set(steps, cut);
   }
   return cut;
 }

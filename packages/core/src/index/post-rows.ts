@@ -10,13 +10,15 @@ export type RowColumn = TermColumn | SortedColumn;
 type Numbers = Uint16Array | Uint32Array;
 
 /** Where the numbers of a column stand among all: number `n` of the column is `first + n`. */
-interface RowPlace {
+export interface RowPlace {
   first: number;
   count: number;
   /** Of terms that stand under one another, of which rows have the lowest. */
   tree: Tree | null;
   /** Where the numbers of its forks begin. */
   forks: number;
+  /** Up to how many posts it is less to count by all than by this column alone. */
+  mostForOne: number;
 }
 
 /**
@@ -35,9 +37,8 @@ export interface PostRows {
   at: number;
   /** What posts have that is more than goes into a row, by post. */
   long: ReadonlyMap<number, readonly number[]>;
-  /** Up to how many posts it is less to count by all than by each column alone, and than by one column alone. */
+  /** Up to how many posts it is less to count by all than by each column alone. */
   mostForAll: number;
-  mostForOne: ReadonlyMap<RowColumn, number>;
 }
 
 /** Numbers of a column begin at a multiple of this among all: their counts are then read four at a time. */
@@ -86,7 +87,7 @@ export function buildPostRows(
     else putOne(filling, part);
   }
   const kept = values.byteLength <= room ? arena.adopt(values) : values;
-  const most = (some: readonly RowColumn[]) => mostPosts(size, width, some);
+  for (const column of columns) places.get(column)!.mostForOne = mostPosts(size, width, [column]);
   return {
     places,
     count,
@@ -94,8 +95,7 @@ export function buildPostRows(
     values: kept,
     at: arena.placed(kept),
     long,
-    mostForAll: most(columns),
-    mostForOne: new Map(columns.map((column) => [column, most([column])])),
+    mostForAll: mostPosts(size, width, columns),
   };
 }
 
@@ -104,7 +104,7 @@ function placesOf(columns: readonly RowColumn[]): { places: Map<RowColumn, RowPl
   let end = 0;
   for (const column of columns) {
     const count = numbersIn(column);
-    places.set(column, { first: end, count, tree: 'parents' in column ? treeOf(column.parents) : null, forks: 0 });
+    places.set(column, { first: end, count, tree: 'parents' in column ? treeOf(column.parents) : null, forks: 0, mostForOne: 0 });
     end += Math.ceil(count / step) * step;
   }
   for (const place of places.values()) {
@@ -235,14 +235,12 @@ function mostPosts(size: number, width: number, columns: readonly RowColumn[]): 
 
 /** Counts over some posts by all that is in rows. */
 export class RowCounts {
-  readonly #rows: PostRows;
   readonly #counts: Uint32Array;
-  /** Columns whose counts are those of all terms by now, and not only of what `lowest` left. */
-  #whole: Set<RowColumn> | null = null;
+  /** Places whose counts are those of all terms by now, and not only of what `lowest` left. */
+  #whole: Set<RowPlace> | null = null;
 
   /** @param arena  where the counts may lie */
   constructor(rows: PostRows, posts: PostSet, arena: Arena | null) {
-    this.#rows = rows;
     const { list } = posts.listedIn(arena);
     const tallied = arena?.tallyRows(list, rows.at, rows.width, rows.count, rows.long.size);
     this.#counts = tallied?.counts ?? Arena.zeros(arena, rows.count);
@@ -250,15 +248,13 @@ export class RowCounts {
     countLong(rows, tallied?.long ?? list, this.#counts);
   }
 
-  /** Those of a column; null where it is not in rows. */
-  of(column: RowColumn): Uint32Array | null {
-    const place = this.#rows.places.get(column);
-    if (!place) return null;
+  /** Those of a column, told by where its numbers stand. */
+  of(place: RowPlace): Uint32Array {
     const { first, count, tree, forks } = place;
     const own = part(this.#counts, first, count);
-    if (tree && !this.#whole?.has(column)) {
+    if (tree && !this.#whole?.has(place)) {
       gathered(tree, own, part(this.#counts, forks, tree.forks.length));
-      (this.#whole ??= new Set()).add(column);
+      (this.#whole ??= new Set()).add(place);
     }
     return own;
   }

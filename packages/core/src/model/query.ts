@@ -25,6 +25,11 @@ export interface Query {
   seed?: string;
 }
 
+/** What is chosen in each facet of a query, in the lens's order: to look each up by its key again and again is dear. */
+export function selectionsOf({ lens, selections }: Pick<Query, 'lens' | 'selections'>): (Selection | undefined)[] {
+  return lens.facets.map((facet) => selections[facet.key]);
+}
+
 export const noticeCodes = [
   'unknown-term',
   'unknown-post',

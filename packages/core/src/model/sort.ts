@@ -1,4 +1,4 @@
-import { defaultSort, type Lens, type SortOption } from './lens.js';
+import { defaultSort, isSearch, type Lens, type SortOption } from './lens.js';
 import type { Query } from './query.js';
 
 /**
@@ -13,7 +13,7 @@ export function sortOf(query: Pick<Query, 'lens' | 'selections' | 'sort'>): Sort
 }
 
 function isSearching({ lens, selections }: Pick<Query, 'lens' | 'selections'>): boolean {
-  return lens.facets.some(({ key }) => selections[key]?.type === 'search');
+  return lens.facets.some((facet) => isSearch(facet) && selections[facet.key] !== undefined);
 }
 
 /** The lens's own relevance option, or one that stands in for it: a search is by relevance without being told. */

@@ -42,10 +42,13 @@ interface Chosen {
 export function deadEnds(index: PostIndex, lens: Lens, first = 50): DeadEnds {
   const plan = planOf(index, lens);
   const all = new Counted(plan.scope.set, plan.scope);
-  const facets = [...plan.terms].map(([facet, { column, shown }]): Chosen => {
+  const facets = lens.facets.flatMap((facet, i): Chosen[] => {
+    const ofTerms = plan.facets[i]!.terms;
+    if (!ofTerms) return [];
+    const { column, shown } = ofTerms;
     const counts = all.terms(column);
     const terms = column.terms.flatMap((_, t) => ((shown?.shown[t] ?? 1) === 1 && counts[t]! > 0 ? [t] : []));
-    return { facet, column, terms, counts, labels: (t) => shown?.labels[t] ?? column.terms[t]!.label };
+    return [{ facet, column, terms, counts, labels: (t) => shown?.labels[t] ?? column.terms[t]!.label }];
   });
   let [pairs, dead] = [0, 0];
   const found: { a: Choice; b: Choice; rarer: number }[] = [];

@@ -1,7 +1,7 @@
 import { planOf, passQuery } from '../answer/plan.js';
 import { hasBit } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Query } from '../model/query.js';
+import { selectionsOf, type Query } from '../model/query.js';
 import { firstOf } from '../search/search.js';
 import { byCodeUnits } from '../text/slug.js';
 import { reasonOf, type FacetReason } from './explain.js';
@@ -28,7 +28,7 @@ export interface Nearest {
  */
 export function nearest(index: PostIndex, query: Query, first = 50): Nearest {
   const { scope } = planOf(index, query.lens);
-  const { active, each } = passQuery(index, scope, query);
+  const { active, each } = passQuery(index, scope, query.lens, selectionsOf(query));
   const posts = scope.set.list;
   const sets = each.map((one) => one.bits);
   const failing = new Array<number>(active.length + 1).fill(0);

@@ -60,7 +60,7 @@ function carriedOver(index: PostIndex, facet: Facet, selection: Selection): Sele
 }
 
 function offered(index: PostIndex, lens: Lens, facet: Facet): Pick<Preview, 'reached' | 'choices'> {
-  const { scope, terms } = planOf(index, lens);
+  const { scope, facets } = planOf(index, lens);
   const count = (posts: PostSet) => scope.set.and(posts).count;
   if (isFavourites(facet)) return { reached: scope.set.count, choices: null };
   if (isSearch(facet)) {
@@ -71,7 +71,7 @@ function offered(index: PostIndex, lens: Lens, facet: Facet): Pick<Preview, 'rea
   if (isRange(facet)) {
     return { reached: count(PostSet.ofBits(index.size, rangeColumns(index, lens, facet).start.filled)), choices: null };
   }
-  const { column, shown } = terms.get(facet)!;
+  const { column, shown } = facets[lens.facets.indexOf(facet)]!.terms!;
   const offers = column.terms.flatMap((_, t) => ((shown?.shown[t] ?? 1) === 1 && column.sizes[t]! > 0 ? [t] : []));
   return { reached: count(postsUnder(column, offers)), choices: offers.length };
 }

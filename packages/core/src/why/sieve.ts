@@ -1,6 +1,6 @@
 import { planOf, passQuery } from '../answer/plan.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Query } from '../model/query.js';
+import { selectionsOf, type Query } from '../model/query.js';
 
 /** What one facet takes away. */
 export interface SieveStep {
@@ -25,7 +25,7 @@ export interface Sieve {
 export function sieve(index: PostIndex, query: Query): Sieve {
   const { scope } = planOf(index, query.lens);
   const total = scope.set.count;
-  const { active, each, others, all } = passQuery(index, scope, query);
+  const { active, each, others, all } = passQuery(index, scope, query.lens, selectionsOf(query));
   const matched = all.count;
   let left = scope.set;
   let before = total;
