@@ -67,12 +67,18 @@ function parameter({ address }: Lens, name: string, value: string): string {
   return `${encodePart(address.prefix + name)}=${value}`;
 }
 
+function writeList(values: readonly string[]): string {
+  let written = '';
+  for (const value of values) written = written === '' ? encodePart(value) : `${written},${encodePart(value)}`;
+  return written;
+}
+
 function writeSelection(selection: Selection): string {
   switch (selection.type) {
     case 'terms':
-      return selection.terms.map(encodePart).join(',');
+      return writeList(selection.terms);
     case 'posts':
-      return selection.ids.map(encodePart).join(',');
+      return writeList(selection.ids);
     case 'term':
       return encodePart(selection.term);
     case 'switch':

@@ -54,7 +54,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     facets: lens.facets.map((facet, i) => {
       const at = passed.places[i]!;
       const under = at < 0 || keepsOwn(facet) ? all : others(at);
-      return facetAnswer(index, plan.facets[i]!, facet, selections[i], under);
+      return facetAnswer(plan.facets[i]!, facet, selections[i], under);
     }),
     notices: said,
     ways: all.set.count === 0 ? waysOut(written, passed) : [],

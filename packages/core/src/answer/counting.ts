@@ -1,6 +1,7 @@
 import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
-import { RowCounts, type PostRows } from '../index/post-rows.js';
+import { countsAlone, type Counts } from '../index/counts.js';
+import { RowCounts, type PostRows, type RowPlace } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
 import { lowerBound } from '../index/bounds.js';
 import type { SortedColumn } from '../index/sorted-column.js';
@@ -53,10 +54,20 @@ export class Counted {
     return this.#counts(column, (posts) => countTermsOf(column, posts, this.#scope.arena));
   }
 
+  /** The same where they lie, with which of them are not 0. */
+  tallied(column: TermColumn): Counts {
+    if (!this.#kept) {
+      const { posts, isRest } = this.#walked();
+      const place = isRest ? null : this.#placeInRows(column, posts);
+      if (place) return this.#inRows!.tallied(place);
+    }
+    return countsAlone(this.terms(column), this.#scope.arena);
+  }
+
   /** Whether the values of a column are counted along with everything else. */
   countsAlong(column: SortedColumn): boolean {
-    this.#walk ??= walkOf(this.set, this.#scope);
-    return !this.#walk.isRest && this.#countsInRows(column, this.#walk.posts) !== null;
+    const { posts, isRest } = this.#walked();
+    return !isRest && this.#placeInRows(column, posts) !== null;
   }
 
   /** Counts, for every value of a column by its rank, the posts of the set that have it. Never to be changed. */
@@ -102,9 +113,9 @@ export class Counted {
   #counts(column: TermColumn | SortedColumn, count: (posts: PostSet) => Uint32Array): Uint32Array {
     const known = this.#kept?.get(column);
     if (known) return known;
-    this.#walk ??= walkOf(this.set, this.#scope);
-    const { posts, isRest } = this.#walk;
-    let counts = this.#countsInRows(column, posts) ?? count(posts);
+    const { posts, isRest } = this.#walked();
+    const place = this.#placeInRows(column, posts);
+    let counts = place ? this.#inRows!.of(place) : count(posts);
     if (isRest) {
       const whole = new Counted(this.#scope.set, this.#scope).#counts(column, count);
       // not in place: what is counted by all columns at once may be asked for again
@@ -119,17 +130,22 @@ export class Counted {
     return counts;
   }
 
-  /** The counts of a column, where they are made by all columns in rows at once. */
-  #countsInRows(column: TermColumn | SortedColumn, posts: PostSet): Uint32Array | null {
+  #walked(): Walk {
+    return (this.#walk ??= walkOf(this.set, this.#scope));
+  }
+
+  /** Where the counts of a column stand, where they are made by all columns in rows at once. */
+  #placeInRows(column: TermColumn | SortedColumn, posts: PostSet): RowPlace | null {
     if (this.#inRows === null) return null;
     const rows = this.#scope.rows();
     const place = rows?.places.get(column);
     if (!place) return null;
     if (!this.#inRows) {
       const most = this.#isForMany ? rows!.mostForAll : place.mostForOne;
-      this.#inRows = posts.count <= most ? new RowCounts(rows!, posts, this.#scope.arena) : null;
+      const isLess = posts.count <= most;
+      this.#inRows = isLess ? new RowCounts(rows!, posts, this.#scope.arena, this.#isForMany) : null;
     }
-    return this.#inRows?.of(place) ?? null;
+    return this.#inRows ? place : null;
   }
 }
 

@@ -1,6 +1,4 @@
 import { dayText } from '../dates/calendar.js';
-import type { PostIndex } from '../index/post-index.js';
-import type { Arena } from '../kernel/arena.js';
 import { numbersOfSlugs, type TermColumn } from '../index/term-column.js';
 import type { FacetAnswer, Option } from '../model/answer.js';
 import {
@@ -15,7 +13,7 @@ import {
 } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
 import type { Counted, KeptCounts } from './counting.js';
-import { drawOptions, type ShownTerms } from './options.js';
+import { drawKeptOptions, drawOptions, type ShownTerms } from './options.js';
 import { daySteps, histogramOf, numberSteps, type RangeColumns } from './range-parts.js';
 
 /** What of a facet does not change from query to query. */
@@ -40,7 +38,6 @@ export interface TermPlan {
 
 /** What a page needs to draw a facet, counted over the posts it is to be counted under. */
 export function facetAnswer(
-  index: PostIndex,
   plan: FacetPlan,
   facet: Facet,
   selection: Selection | undefined,
@@ -57,12 +54,9 @@ export function facetAnswer(
   }
   if (isRange(facet)) return rangeAnswer(facet, label, selection, plan.range!, under);
   const { column, shown } = plan.terms!;
-  const counts = under.terms(column);
-  if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, counts);
-  return termAnswer(facet, label, selection, column, shown!, counts, under.keepsCounts, index.arena);
+  if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, under);
+  return termAnswer(facet, label, selection, column, shown!, under);
 }
-
-const noTerms: ReadonlySet<number> = new Set();
 
 function termAnswer(
   facet: TermFacet,
@@ -70,13 +64,13 @@ function termAnswer(
   selection: Selection | undefined,
   column: TermColumn,
   shown: ShownTerms,
-  counts: Uint32Array,
-  keep: boolean,
-  arena: Arena | null,
+  under: Counted,
 ): FacetAnswer {
   const selected = selection?.type === 'terms' ? selection.terms : selection?.type === 'term' ? [selection.term] : [];
-  const chosen = selected.length === 0 ? noTerms : new Set(numbersOfSlugs(column, selected));
-  const options = drawOptions(facet, column, shown, counts, chosen, keep, arena);
+  const options =
+    under.keepsCounts && selected.length === 0
+      ? drawKeptOptions(facet, column, shown, under.terms(column))
+      : drawOptions(facet, column, shown, under.tallied(column), numbersOfSlugs(column, selected));
   const { key, kind, visible } = facet;
   return { key, kind, label, visible, selected, options };
 }
@@ -86,15 +80,16 @@ function switchAnswer(
   label: string,
   selection: Selection | undefined,
   column: TermColumn,
-  counts: Uint32Array,
+  under: Counted,
 ): FacetAnswer {
+  const { values, first } = under.tallied(column);
   const selected = selection?.type === 'switch' ? (selection.on ? 'yes' : 'no') : null;
   const options = (['yes', 'no'] as const).map((value): Option => {
     const number = column.numbers.get(value);
     return {
       value,
       label: facet.labels[value] ?? (number === undefined ? value : column.terms[number]!.label),
-      count: number === undefined ? 0 : counts[number]!,
+      count: number === undefined ? 0 : values[first + number]!,
       selected: selected === value,
       partly: false,
       parent: null,

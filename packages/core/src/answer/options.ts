@@ -1,5 +1,5 @@
 import type { TermColumn } from '../index/term-column.js';
-import type { Arena } from '../kernel/arena.js';
+import { countsAlone, type Counts } from '../index/counts.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
 import { byCount, bySequence, labelPlaces, sortTree } from './term-order.js';
@@ -82,58 +82,66 @@ const mostKept = 60_000;
 
 /**
  * Lays a query's counts and choices over the shown terms.
- * @param keep   whether these very counts will come again
- * @param arena  where the counts may lie
+ * @param chosen  numbers of the chosen terms, a handful
  */
 export function drawOptions(
   facet: TermFacet,
   column: TermColumn,
   shownOf: ShownTerms,
-  counts: Uint32Array,
-  chosen: ReadonlySet<number>,
-  keep: boolean,
-  arena: Arena | null = null,
+  counts: Counts,
+  chosen: readonly number[],
 ): Option[] {
-  const partly = shownOf.isFlat || chosen.size === 0 ? noTerms : aboveOf(column, chosen);
-  const isPlain = keep && chosen.size === 0;
-  const drawn = isPlain ? shownOf.drawn.get(counts) : undefined;
-  if (drawn) return drawn;
+  const partly = shownOf.isFlat || chosen.length === 0 ? noTerms : aboveOf(column, chosen);
   const places = placesFor(facet, column, shownOf, counts, chosen, partly);
   const { at } = places;
-  const found = arena?.found(counts);
   // where nothing is found and nothing chosen, the options are those of all such answers
-  if (found && chosen.size === 0 && (found.length === 0 || found[0]! >= counts.length)) return places.zeros;
+  if (counts.found && counts.from === counts.to && chosen.length === 0) return places.zeros;
   const options = places.zeros.slice();
-  if (found) drawFound(places, counts, found, options);
+  if (counts.found) drawFound(places, counts, counts.found, options);
   else drawAll(places, counts, options);
   // few are chosen: they are drawn over, so that the loop need not ask of each
   for (const term of partly) if (at[term]! >= 0) options[at[term]!] = marked(options[at[term]!]!, false);
   for (const term of chosen) if (at[term]! >= 0) options[at[term]!] = marked(options[at[term]!]!, true);
-  if (isPlain) shownOf.drawn.set(counts, options);
+  return options;
+}
+
+/** The same with nothing chosen, kept for when these very counts, which are kept too, come again. */
+export function drawKeptOptions(
+  facet: TermFacet,
+  column: TermColumn,
+  shownOf: ShownTerms,
+  counts: Uint32Array,
+): Option[] {
+  let options = shownOf.drawn.get(counts);
+  if (!options) {
+    options = drawOptions(facet, column, shownOf, countsAlone(counts, null), []);
+    shownOf.drawn.set(counts, options);
+  }
   return options;
 }
 
 // The two loops stand alone, each over what it is given: most terms of most answers have no posts, and of those nothing
 // is done where the kernel tells which have some.
 
-function drawFound(places: Places, counts: Uint32Array, found: Uint32Array, options: Option[]): void {
+function drawFound(places: Places, counts: Counts, found: Uint32Array, options: Option[]): void {
   const { at, zeros, few, fewest, isNumbered } = places;
+  const { values, first, base, from, to } = counts;
   const size = zeros.length;
-  for (let i = 0; i < found.length; i++) {
-    const term = found[i]!;
-    if (term >= counts.length) break;
+  for (let i = from; i < to; i++) {
+    const term = found[i]! - base;
     const place = isNumbered ? term : at[term]!;
     if (place < 0) continue;
-    const count = counts[term]!;
+    const count = values[first + term]!;
     if (count > fewest) options[place] = passingOption(zeros[place]!, count);
     else options[place] = few[count * size + place] ??= counted(zeros[place]!, count);
   }
 }
 
-function drawAll({ terms, zeros, few, fewest }: Places, counts: Uint32Array, options: Option[]): void {
+function drawAll(places: Places, { values, first }: Counts, options: Option[]): void {
+  const { terms, zeros, few, fewest } = places;
   const size = zeros.length;
   for (let place = 0; place < size; place++) {
-    const count = counts[terms[place]!]!;
+    const count = values[first + terms[place]!]!;
     if (count > fewest) options[place] = passingOption(zeros[place]!, count);
     else if (count !== 0) options[place] = few[count * size + place] ??= counted(zeros[place]!, count);
   }
@@ -142,7 +150,7 @@ function drawAll({ terms, zeros, few, fewest }: Places, counts: Uint32Array, opt
 const noTerms: ReadonlySet<number> = new Set();
 
 /** All terms above some terms. */
-function aboveOf({ parents }: TermColumn, terms: ReadonlySet<number>): ReadonlySet<number> {
+function aboveOf({ parents }: TermColumn, terms: readonly number[]): ReadonlySet<number> {
   const above = new Set<number>();
   for (const term of terms) for (let t = parents[term]!; t >= 0; t = parents[t]!) above.add(t);
   return above;
@@ -174,14 +182,15 @@ function placesFor(
   facet: TermFacet,
   column: TermColumn,
   shownOf: ShownTerms,
-  counts: Uint32Array,
-  chosen: ReadonlySet<number>,
+  { values, first, size }: Counts,
+  chosen: readonly number[],
   partly: ReadonlySet<number>,
 ): Places {
-  const chosenShown = [...chosen].every((term) => shownOf.shown[term]);
-  if (chosenShown && facet.zero !== 'hide' && facet.order !== 'count') return shownOf.places;
+  if (chosen.every((term) => shownOf.shown[term]) && facet.zero !== 'hide' && facet.order !== 'count')
+    return shownOf.places;
+  const counts = values.subarray(first, first + size);
   const isThere = (t: number) =>
-    chosen.has(t) || (shownOf.shown[t] === 1 && (facet.zero !== 'hide' || counts[t]! > 0 || partly.has(t)));
+    chosen.includes(t) || (shownOf.shown[t] === 1 && (facet.zero !== 'hide' || counts[t]! > 0 || partly.has(t)));
   const order = facet.order === 'count' ? sortTree(column.parents, byCount(counts, shownOf.byLabel)) : shownOf.terms;
   return placesOf(column, order, shownOf.labels, isThere);
 }

@@ -122,7 +122,7 @@ export interface Histogram {
   low: number;
   high: number;
   edges: Edges[];
-  counts: Uint32Array;
+  counts: number[];
 }
 
 /**
@@ -203,8 +203,12 @@ function emptyHistogram(low: number, high: number, steps: (low: number, high: nu
   const cut = steps(low, high);
   const [first, last] = [cut.place(low), cut.place(high)];
   const edges: Edges[] = [];
-  for (let step = first; step <= last; step++) edges.push(cut.edges(step));
-  const histogram: Histogram = { low, high, edges, counts: new Uint32Array(edges.length) };
+  const counts: number[] = [];
+  for (let step = first; step <= last; step++) {
+    edges.push(cut.edges(step));
+    counts.push(0);
+  }
+  const histogram: Histogram = { low, high, edges, counts };
   return { cut, first, histogram };
 }
 

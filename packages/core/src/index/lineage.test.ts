@@ -29,14 +29,13 @@ test('counts of the lowest terms, gathered, are those of all terms', () => {
       }
       const starts = Uint32Array.from([0, ...posts.map((_, p) => posts.slice(0, p + 1).flat().length)]);
       const kept = lowest(tree, starts, Uint16Array.from(posts.flat()));
-      const counts = new Uint32Array(parents.length);
-      const ways = new Uint32Array(tree.forks.length);
-      for (const number of kept.values) {
-        if (number < parents.length) counts[number]!++;
-        else ways[number - parents.length]!++;
-      }
-      gathered(tree, counts, ways);
-      expect([...counts]).toEqual(parents.map((_, t) => posts.filter((all) => all.includes(t)).length));
+      // others' counts lie before them
+      const counts = new Uint32Array(2 + parents.length + tree.forks.length);
+      for (const number of kept.values) counts[2 + number]!++;
+      gathered(tree, counts, 2, 2 + parents.length);
+      expect([...counts.subarray(2, 2 + parents.length)]).toEqual(
+        parents.map((_, t) => posts.filter((all) => all.includes(t)).length),
+      );
       expect(kept.starts[posts.length]).toBe(kept.values.length);
     }),
     { numRuns: 300 },

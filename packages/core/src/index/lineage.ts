@@ -48,14 +48,14 @@ export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Nu
 
 /**
  * Makes the counts of all terms, in place, of counts of what `lowest` left.
- * @param counts  by term
- * @param ways    by fork
+ * @param first  where those by term begin among the counts
+ * @param ways   where those by fork begin
  */
-export function gathered({ parents, forks }: Tree, counts: Uint32Array, ways: Uint32Array): void {
-  for (let i = 0; i < forks.length; i++) counts[forks[i]!]! -= ways[i]!;
+export function gathered({ parents, forks }: Tree, counts: Uint32Array, first: number, ways: number): void {
+  for (let i = 0; i < forks.length; i++) counts[first + forks[i]!]! -= counts[ways + i]!;
   // parents come first, so that what is added to one is whole
   for (let t = parents.length - 1; t >= 0; t--) {
     const parent = parents[t]!;
-    if (parent >= 0) counts[parent]! += counts[t]!;
+    if (parent >= 0) counts[first + parent]! += counts[first + t]!;
   }
 }

@@ -1,4 +1,6 @@
 import { Arena } from '../kernel/arena.js';
+import { lowerBound } from './bounds.js';
+import { countsAlone, foundIn, type Counts } from './counts.js';
 import { gathered, lowest, treeOf, type Tree } from './lineage.js';
 import type { PostSet } from './post-set.js';
 import type { SortedColumn } from './sorted-column.js';
@@ -104,7 +106,13 @@ function placesOf(columns: readonly RowColumn[]): { places: Map<RowColumn, RowPl
   let end = 0;
   for (const column of columns) {
     const count = numbersIn(column);
-    places.set(column, { first: end, count, tree: 'parents' in column ? treeOf(column.parents) : null, forks: 0, mostForOne: 0 });
+    places.set(column, {
+      first: end,
+      count,
+      tree: 'parents' in column ? treeOf(column.parents) : null,
+      forks: 0,
+      mostForOne: 0,
+    });
     end += Math.ceil(count / step) * step;
   }
   for (const place of places.values()) {
@@ -236,27 +244,56 @@ function mostPosts(size: number, width: number, columns: readonly RowColumn[]): 
 /** Counts over some posts by all that is in rows. */
 export class RowCounts {
   readonly #counts: Uint32Array;
+  readonly #arena: Arena | null;
+  /** Where all columns will be asked for: which of all counts are not 0, looked for in one go. */
+  readonly #found: Counts | null;
   /** Places whose counts are those of all terms by now, and not only of what `lowest` left. */
   #whole: Set<RowPlace> | null = null;
 
-  /** @param arena  where the counts may lie */
-  constructor(rows: PostRows, posts: PostSet, arena: Arena | null) {
+  /**
+   * @param arena     where the counts may lie
+   * @param isForAll  whether all columns will be asked for, and not one alone
+   */
+  constructor(rows: PostRows, posts: PostSet, arena: Arena | null, isForAll = false) {
     const { list } = posts.listedIn(arena);
     const tallied = arena?.tallyRows(list, rows.at, rows.width, rows.count, rows.long.size);
+    this.#arena = arena;
     this.#counts = tallied?.counts ?? Arena.zeros(arena, rows.count);
     if (!tallied) countRows(rows, list, this.#counts);
     countLong(rows, tallied?.long ?? list, this.#counts);
+    if (isForAll) for (const place of rows.places.values()) this.#gather(place);
+    this.#found = isForAll ? countsAlone(this.#counts, arena) : null;
   }
 
   /** Those of a column, told by where its numbers stand. */
   of(place: RowPlace): Uint32Array {
-    const { first, count, tree, forks } = place;
-    const own = part(this.#counts, first, count);
-    if (tree && !this.#whole?.has(place)) {
-      gathered(tree, own, part(this.#counts, forks, tree.forks.length));
-      (this.#whole ??= new Set()).add(place);
-    }
-    return own;
+    this.#gather(place);
+    return part(this.#counts, place.first, place.count);
+  }
+
+  /** The same where they lie, with which of them are not 0. */
+  tallied(place: RowPlace): Counts {
+    this.#gather(place);
+    const { first, count: size } = place;
+    const values = this.#counts;
+    if (!this.#found?.found) return { values, first, size, ...foundIn(values, first, size, this.#arena) };
+    const { found } = this.#found;
+    return {
+      values,
+      first,
+      size,
+      found,
+      base: first,
+      from: lowerBound(found, first),
+      to: lowerBound(found, first + size),
+    };
+  }
+
+  #gather(place: RowPlace): void {
+    const { tree, first, forks } = place;
+    if (!tree || this.#whole?.has(place)) return;
+    gathered(tree, this.#counts, first, forks);
+    (this.#whole ??= new Set()).add(place);
   }
 }
 

@@ -289,12 +289,13 @@ export class Arena {
   /**
    * The places of the counts that are not 0, ascending, as scratch; null where there is no kernel or no room, or where
    * the counts lie elsewhere. What lies after the counts is read with them: places past their end may follow.
+   * @param first  where among them to begin; places are told from there
    */
-  found(counts: Uint32Array): Uint32Array | null {
-    const places = this.#kernel && counts.buffer === this.buffer ? this.#reserve(counts.length + 4) : -1;
+  found(counts: Uint32Array, first = 0, size = counts.length): Uint32Array | null {
+    const places = this.#kernel && counts.buffer === this.buffer ? this.#reserve(size + 4) : -1;
     if (places < 0) return null;
-    const start = counts.byteOffset;
-    const end = this.#kernel!.found(start, start + counts.byteLength, places);
+    const start = counts.byteOffset + first * 4;
+    const end = this.#kernel!.found(start, start + size * 4, places);
     this.#taken = stepsOver(end);
     return new Uint32Array(this.buffer, places, (end - places) / 4);
   }

@@ -1,0 +1,38 @@
+import type { Arena } from '../kernel/arena.js';
+
+/**
+ * Counts by number, as they lie: on their own or among others. To make a view of each part of them costs more than to
+ * count a dozen posts.
+ */
+export interface Counts {
+  /** That of number `n`, which is below `size`, is `values[first + n]`. */
+  values: Uint32Array;
+  first: number;
+  size: number;
+  /**
+   * Which are not 0, ascending, at the places from `from` up to `to`, each with `base` added to its number; null where
+   * they were not looked for.
+   */
+  found: Uint32Array | null;
+  base: number;
+  from: number;
+  to: number;
+}
+
+/** Counts that lie on their own; which of them are not 0 is looked for where the kernel does it. */
+export function countsAlone(values: Uint32Array, arena: Arena | null): Counts {
+  return { values, first: 0, size: values.length, ...foundIn(values, 0, values.length, arena) };
+}
+
+/** Which of some counts are not 0. What lies after them is looked at too, and is left out again. */
+export function foundIn(
+  values: Uint32Array,
+  first: number,
+  size: number,
+  arena: Arena | null,
+): Pick<Counts, 'found' | 'base' | 'from' | 'to'> {
+  const found = arena?.found(values, first, size) ?? null;
+  let to = found?.length ?? 0;
+  while (to > 0 && found![to - 1]! >= size) to--;
+  return { found, base: 0, from: 0, to };
+}
