@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
-import { countsAlone, type Counts } from '../index/counts.js';
+import { countsAt, type Counts } from '../index/counts.js';
 import { RowCounts, type PostRows, type RowPlace } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
 import { lowerBound } from '../index/bounds.js';
@@ -61,7 +61,8 @@ export class Counted {
       const place = isRest ? null : this.#placeInRows(column, posts);
       if (place) return this.#inRows!.tallied(place);
     }
-    return countsAlone(this.terms(column), this.#scope.arena);
+    const values = this.terms(column);
+    return countsAt(values, 0, values.length, this.#scope.arena);
   }
 
   /** Whether the values of a column are counted along with everything else. */

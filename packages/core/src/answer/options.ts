@@ -1,5 +1,5 @@
 import type { TermColumn } from '../index/term-column.js';
-import { countsAlone, type Counts } from '../index/counts.js';
+import { countsAt, type Counts } from '../index/counts.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
 import { byCount, bySequence, labelPlaces, sortTree } from './term-order.js';
@@ -114,7 +114,7 @@ export function drawKeptOptions(
 ): Option[] {
   let options = shownOf.drawn.get(counts);
   if (!options) {
-    options = drawOptions(facet, column, shownOf, countsAlone(counts, null), []);
+    options = drawOptions(facet, column, shownOf, countsAt(counts, 0, counts.length, null), []);
     shownOf.drawn.set(counts, options);
   }
   return options;

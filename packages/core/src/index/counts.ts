@@ -19,20 +19,13 @@ export interface Counts {
   to: number;
 }
 
-/** Counts that lie on their own; which of them are not 0 is looked for where the kernel does it. */
-export function countsAlone(values: Uint32Array, arena: Arena | null): Counts {
-  return { values, first: 0, size: values.length, ...foundIn(values, 0, values.length, arena) };
-}
-
-/** Which of some counts are not 0. What lies after them is looked at too, and is left out again. */
-export function foundIn(
-  values: Uint32Array,
-  first: number,
-  size: number,
-  arena: Arena | null,
-): Pick<Counts, 'found' | 'base' | 'from' | 'to'> {
+/**
+ * Counts that lie at a place among others, or on their own. Which of them are not 0 is looked for where the kernel does
+ * it: what lies after them is looked at too, and is left out again.
+ */
+export function countsAt(values: Uint32Array, first: number, size: number, arena: Arena | null): Counts {
   const found = arena?.found(values, first, size) ?? null;
   let to = found?.length ?? 0;
   while (to > 0 && found![to - 1]! >= size) to--;
-  return { found, base: 0, from: 0, to };
+  return { values, first, size, found, base: 0, from: 0, to };
 }

@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { lowerBound } from './bounds.js';
-import { countsAlone, foundIn, type Counts } from './counts.js';
+import { countsAt, type Counts } from './counts.js';
 import { gathered, lowest, treeOf, type Tree } from './lineage.js';
 import type { PostSet } from './post-set.js';
 import type { SortedColumn } from './sorted-column.js';
@@ -262,7 +262,7 @@ export class RowCounts {
     if (!tallied) countRows(rows, list, this.#counts);
     countLong(rows, tallied?.long ?? list, this.#counts);
     if (isForAll) for (const place of rows.places.values()) this.#gather(place);
-    this.#found = isForAll ? countsAlone(this.#counts, arena) : null;
+    this.#found = isForAll ? countsAt(this.#counts, 0, rows.count, arena) : null;
   }
 
   /** Those of a column, told by where its numbers stand. */
@@ -276,17 +276,10 @@ export class RowCounts {
     this.#gather(place);
     const { first, count: size } = place;
     const values = this.#counts;
-    if (!this.#found?.found) return { values, first, size, ...foundIn(values, first, size, this.#arena) };
-    const { found } = this.#found;
-    return {
-      values,
-      first,
-      size,
-      found,
-      base: first,
-      from: lowerBound(found, first),
-      to: lowerBound(found, first + size),
-    };
+    const found = this.#found?.found;
+    if (!found) return countsAt(values, first, size, this.#arena);
+    const [from, to] = [lowerBound(found, first), lowerBound(found, first + size)];
+    return { values, first, size, found, base: first, from, to };
   }
 
   #gather(place: RowPlace): void {

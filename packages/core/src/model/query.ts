@@ -27,7 +27,23 @@ export interface Query {
 
 /** What is chosen in each facet of a query, in the lens's order: to look each up by its key again and again is dear. */
 export function selectionsOf({ lens, selections }: Pick<Query, 'lens' | 'selections'>): (Selection | undefined)[] {
-  return lens.facets.map((facet) => selections[facet.key]);
+  const places = placesOf(lens);
+  const found = new Array<Selection | undefined>(lens.facets.length).fill(undefined);
+  // few facets have a choice, and to ask for one that is not there takes longest
+  for (const key of Object.keys(selections)) {
+    const place = places.get(key);
+    if (place !== undefined) found[place] = selections[key];
+  }
+  return found;
+}
+
+const places = new WeakMap<Lens['facets'], Map<string, number>>();
+
+/** By key: the place of a facet in a lens. */
+function placesOf({ facets }: Lens): Map<string, number> {
+  let known = places.get(facets);
+  if (!known) places.set(facets, (known = new Map(facets.map(({ key }, i) => [key, i]))));
+  return known;
 }
 
 export const noticeCodes = [
