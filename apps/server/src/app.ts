@@ -52,7 +52,8 @@ const policy = {
   // pictures of posts come from the sites they belong to
   imgSrc: ['*', 'data:'],
   styleSrc: ["'self'", "'unsafe-inline'"],
-  scriptSrc: ["'self'"],
+  // the engine's kernel is WebAssembly of our own; nothing else is let in with it
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
   baseUri: ['*'],
   frameAncestors: ["'self'"],
   upgradeInsecureRequests: null,

@@ -3,7 +3,7 @@ export * from './address/read.js';
 export * from './address/write.js';
 export * from './answer/answer.js';
 export { arrangeTerms } from './answer/term-order.js';
-export { warm } from './answer/plan.js';
+export { warm, warming } from './answer/warm.js';
 export * from './fields/cell.js';
 export * from './fields/describe.js';
 export * from './fields/discover.js';

@@ -5,7 +5,7 @@ import {
   pageSettings,
   readAddress,
   tryLens,
-  warm,
+  warming,
   zoneDays,
   type Answer,
   type Explanation,
@@ -13,7 +13,7 @@ import {
   type Settings,
   type Trial,
 } from '@ivy/core';
-import { Injectable } from '@nestjs/common';
+import { Injectable, Logger } from '@nestjs/common';
 import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
 import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
@@ -42,8 +42,12 @@ export interface Ready {
   etag: string;
 }
 
+/** How long, in ms, work ahead may keep others waiting; one step of it may take longer. */
+const warmingSlice = 5;
+
 @Injectable()
 export class ResultsService {
+  readonly #log = new Logger(ResultsService.name);
   readonly #warmed = new WeakMap<KeptIndex, WeakSet<Lens>>();
   readonly #written = new WrittenAnswers(64 * 1024 * 1024);
 
@@ -62,7 +66,9 @@ export class ResultsService {
   async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
     const kept = await this.keeper.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
-    if (which === 'release') this.#warm(kept, posts);
+    if (which === 'release') {
+      this.#warm(kept, posts).catch((error: unknown) => this.#log.error(`Work ahead failed: ${String(error)}`));
+    }
     return {
       kept,
       posts,
@@ -70,13 +76,21 @@ export class ResultsService {
     };
   }
 
-  /** Does ahead what the first answers of a release would be slow by, once an index, and keeps what it made. */
-  #warm(kept: KeptLens, posts: KeptIndex): void {
+  /**
+   * Does ahead what the first answers of a release would be slow by, once an index, and keeps what it made. Those who
+   * ask meanwhile are let in between.
+   */
+  async #warm(kept: KeptLens, posts: KeptIndex): Promise<void> {
     let lenses = this.#warmed.get(posts);
     if (!lenses) this.#warmed.set(posts, (lenses = new WeakSet()));
     if (lenses.has(kept.lens)) return;
     lenses.add(kept.lens);
-    warm(posts.index, kept.lens);
+    const steps = warming(posts.index, kept.lens);
+    for (let since = performance.now(); !steps.next().done;) {
+      if (performance.now() - since < warmingSlice) continue;
+      await new Promise((next) => setImmediate(next));
+      since = performance.now();
+    }
     this.indexes.save(kept.sourceId, posts);
   }
 

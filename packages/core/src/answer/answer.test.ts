@@ -7,7 +7,7 @@ import { isTerms } from '../model/lens.js';
 import type { Collection } from '../model/post.js';
 import type { Query } from '../model/query.js';
 import { answer, countMatched } from './answer.js';
-import { warm } from './plan.js';
+import { warm, warming } from './warm.js';
 
 declare const process: { env: Record<string, string | undefined> };
 
@@ -43,6 +43,24 @@ test('answers the same once it is warm, whatever was asked before', () => {
     }),
     { numRuns: runs / 4 },
   );
+});
+
+test('answers the same however far it is warm', () => {
+  let stopped = 0;
+  fc.assert(
+    fc.property(asked, fc.nat({ max: 30 }), ({ collection, query }, most) => {
+      const index = buildIndex(collection);
+      const steps = warming(index, query.lens);
+      for (let i = 0; i < most && !steps.next().done; i++) stopped = Math.max(stopped, i);
+      const expected = expectedAnswer(collection, query);
+      expect(actualAnswer(answer(index, query))).toEqual(expected);
+      // and goes on from there
+      while (!steps.next().done);
+      expect(actualAnswer(answer(index, query))).toEqual(expected);
+    }),
+    { numRuns: runs / 8 },
+  );
+  expect(stopped).toBeGreaterThan(5);
 });
 
 test('the steps of a histogram add up to the posts with a value', () => {

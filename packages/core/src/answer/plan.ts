@@ -2,7 +2,6 @@ import type { PostIndex } from '../index/post-index.js';
 import type { Arena } from '../kernel/arena.js';
 import type { RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
-import { postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
 import { Counted, type KeptCounts, type Scope } from './counting.js';
@@ -10,8 +9,8 @@ import { facetLabel } from '../lens/label.js';
 import type { FacetPlan, TermPlan } from './facet-answer.js';
 import { itemPlan, type ItemPlan } from './items.js';
 import { shownTerms } from './options.js';
-import { passing, slugsOf, textIndexOf } from './passing.js';
-import { rangeColumns } from './range-parts.js';
+import { passing, slugsOf } from './passing.js';
+import { isByNumber, rangeColumns } from './range-parts.js';
 import { scopeOf } from './scope.js';
 
 /** What of a lens on an index does not change from query to query: worked out at the first and kept. */
@@ -20,6 +19,8 @@ export interface Plan {
   items: ItemPlan;
   /** In the lens's order. */
   facets: FacetPlan[];
+  /** Terms that at least so many posts have are common: counts under one of them alone are kept. */
+  commonFrom: number;
 }
 
 const plans = new WeakMap<PostIndex, WeakMap<Lens, Plan>>();
@@ -39,7 +40,21 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
     const range = isRange(facet) ? rangeColumns(index, lens, facet) : null;
     return { label: facetLabel(facet, index.fields), terms: termPlan(index, facet), range };
   });
-  return { scope, items: itemPlan(index, lens), facets };
+  return { scope, items: itemPlan(index, lens), facets, commonFrom: leastCommon(index, facets) };
+}
+
+/** A term is common that so many of all posts have, and the counts kept under all such terms are so many at most. */
+const commonShare = 1 / 100;
+const mostKept = 4_000_000;
+
+/** What the least common term has of posts, of those whose counts are kept: the more terms, the fewer are. */
+function leastCommon(index: PostIndex, facets: readonly FacetPlan[]): number {
+  const columns = facets.flatMap(({ terms }) => (terms ? [terms.column] : []));
+  const each = columns.reduce((sum, column) => sum + column.terms.length, 0);
+  const least = Math.max(1, index.size * commonShare);
+  const common = columns.flatMap(({ sizes }) => [...sizes].filter((size) => size >= least)).sort((a, b) => b - a);
+  const beyond = common[Math.floor(mostKept / Math.max(1, each))];
+  return beyond === undefined ? least : beyond + 1;
 }
 
 /** Values of a range that are counted along with the terms of posts; of more, to go along them all takes longer. */
@@ -51,9 +66,8 @@ function putInRows(index: PostIndex, lens: Lens): void {
   const columns = lens.facets.flatMap((facet): RowColumn[] => {
     if (isSearch(facet) || isFavourites(facet)) return [];
     if (!isRange(facet)) return [index.column(facet.field)];
-    const { start, end } = rangeColumns(index, lens, facet);
-    // where posts are numbered by a column, its posts need not be walked
-    return start === end && start.falling ? [] : [start, end].filter((one) => one.distinct.length <= mostValues);
+    const range = rangeColumns(index, lens, facet);
+    return isByNumber(range) ? [] : [range.start, range.end].filter((one) => one.distinct.length <= mostValues);
   });
   index.putInRows(columns);
 }
@@ -170,7 +184,7 @@ export function countedOf(
 ): { all: Counted; others: (at: number) => Counted } {
   const keptOf = (at: number) => {
     const facet = places.indexOf(at);
-    return keptUnder(plan.facets[facet]!, selections[facet]!);
+    return keptUnder(plan, plan.facets[facet]!, selections[facet]!);
   };
   return {
     all: new Counted(all, plan.scope, active.length === 1 ? keptOf(0) : null),
@@ -179,40 +193,19 @@ export function countedOf(
 }
 
 /** Room for the counts under a facet's choice alone, if that is one common term. */
-function keptUnder({ terms }: FacetPlan, selection: Selection): KeptCounts | null {
+function keptUnder(plan: Plan, { terms }: FacetPlan, selection: Selection): KeptCounts | null {
   if (!terms) return null;
   const slugs = slugsOf(selection);
   const term = slugs.length === 1 ? terms.column.numbers.get(slugs[0]!) : undefined;
-  return term === undefined || !terms.column.sets[term] ? null : commonCounts(terms, term);
+  return term === undefined || terms.column.sizes[term]! < plan.commonFrom ? null : commonCounts(terms, term);
 }
 
-function commonCounts({ common }: TermPlan, term: number): KeptCounts {
+/** Room for the counts under a common term alone. */
+export function commonCounts({ common }: TermPlan, term: number): KeptCounts {
   return (common[term] ??= new Map() as KeptCounts);
 }
 
 /** Runs what may take scratch from the arena, if the index has one. */
 export function withScratch<T>(index: PostIndex, work: () => T): T {
   return index.arena ? index.arena.during(work) : work();
-}
-
-/**
- * Works out ahead what the first answers of a lens would otherwise wait for: its columns, words, and the counts under
- * each common term. Answers are the same without.
- */
-export function warm(index: PostIndex, lens: Lens): void {
-  const plan = planOf(index, lens);
-  for (const facet of lens.facets) if (isSearch(facet)) textIndexOf(index, facet);
-  for (const { terms } of plan.facets) {
-    terms?.column.sets.forEach((set, term) => {
-      if (!set) return;
-      const under = plan.scope.set.and(postsUnder(terms.column, [term]));
-      const counted = new Counted(under, plan.scope, commonCounts(terms, term));
-      withScratch(index, () => {
-        for (const other of plan.facets) {
-          if (other.terms) counted.terms(other.terms.column);
-          if (other.range) counted.ranks(other.range.start);
-        }
-      });
-    });
-  }
 }

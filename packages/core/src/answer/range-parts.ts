@@ -22,6 +22,11 @@ export function rangeColumns(index: PostIndex, lens: Lens, facet: RangeFacet): R
   return { start: column(facet.field, facet.endField), end: column(facet.endField, facet.field) };
 }
 
+/** Whether posts are numbered by the values of a range: its steps are then runs of numbers, and no post need be walked. */
+export function isByNumber({ start, end }: RangeColumns): boolean {
+  return start === end && start.falling;
+}
+
 /**
  * Steps a histogram is cut into: `place` gives a value's step, and `edges` the first and last value of a step. Of each
  * size there is one object, by which the cut of a column is known.
@@ -134,7 +139,7 @@ export function histogramOf(
   counted: Counted,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
-  if (start === end && start.falling) return runHistogram(start, counted, steps);
+  if (isByNumber({ start, end })) return runHistogram(start, counted, steps);
   // counts by value are worth making where they are kept, and where values are not more than posts
   const { count, size } = counted.set;
   const isFew = PostSet.isFew(size, count) && count < start.distinct.length;

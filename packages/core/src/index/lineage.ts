@@ -3,6 +3,11 @@ export interface Tree {
   parents: Int32Array;
   /** Terms that have several below them: a post may stand under such a term in several ways. */
   forks: Uint32Array;
+  /**
+   * Terms in a row that stand under the same one, last first: the first of them, the one after the last, and the one
+   * they stand under, three numbers each.
+   */
+  runs: Uint32Array;
 }
 
 type Numbers = Uint16Array | Uint32Array;
@@ -11,7 +16,20 @@ export function treeOf(parents: Int32Array): Tree | null {
   if (parents.every((parent) => parent < 0)) return null;
   const below = new Uint32Array(parents.length);
   for (const parent of parents) if (parent >= 0) below[parent]!++;
-  return { parents, forks: Uint32Array.from(parents.keys()).filter((t) => below[t]! > 1) };
+  const forks = Uint32Array.from(parents.keys()).filter((t) => below[t]! > 1);
+  return { parents, forks, runs: runsOf(parents) };
+}
+
+function runsOf(parents: Int32Array): Uint32Array {
+  const runs: number[] = [];
+  for (let end = parents.length; end > 0;) {
+    const parent = parents[end - 1]!;
+    let start = end - 1;
+    while (start > 0 && parents[start - 1] === parent) start--;
+    if (parent >= 0) runs.push(start, end, parent);
+    end = start;
+  }
+  return Uint32Array.from(runs);
 }
 
 /**
@@ -51,11 +69,13 @@ export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Nu
  * @param first  where those by term begin among the counts
  * @param ways   where those by fork begin
  */
-export function gathered({ parents, forks }: Tree, counts: Uint32Array, first: number, ways: number): void {
+export function gathered({ forks, runs }: Tree, counts: Uint32Array, first: number, ways: number): void {
   for (let i = 0; i < forks.length; i++) counts[first + forks[i]!]! -= counts[ways + i]!;
   // parents come first, so that what is added to one is whole
-  for (let t = parents.length - 1; t >= 0; t--) {
-    const parent = parents[t]!;
-    if (parent >= 0) counts[first + parent]! += counts[first + t]!;
+  for (let i = 0; i < runs.length; i += 3) {
+    const end = first + runs[i + 1]!;
+    let sum = 0;
+    for (let t = first + runs[i]!; t < end; t++) sum += counts[t]!;
+    counts[first + runs[i + 2]!]! += sum;
   }
 }
