@@ -54,12 +54,14 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     facets: lens.facets.map((facet, i) => {
       const at = passed.places[i]!;
       const under = at < 0 || keepsOwn(facet) ? all : others(at);
-      return facetAnswer(plan.facets[i]!, facet, selections[i], under);
+      return facetAnswer(plan.facets[i]!, facet, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
     }),
     notices: said,
     ways: all.set.count === 0 ? waysOut(written, passed) : [],
   };
 }
+
+const noTerms: readonly number[] = [];
 
 /** How many posts match, and nothing else. */
 export function countMatched(index: PostIndex, query: Query): number {

@@ -1,6 +1,6 @@
 import { Arena } from '../kernel/arena.js';
 import { countRun, firstBit, lastBitBefore } from '../index/bits.js';
-import { countsAt, type Counts } from '../index/counts.js';
+import { countsAt, noCounts, type Counts } from '../index/counts.js';
 import { RowCounts, type PostRows, type RowPlace } from '../index/post-rows.js';
 import type { PostSet } from '../index/post-set.js';
 import { lowerBound } from '../index/bounds.js';
@@ -56,6 +56,7 @@ export class Counted {
 
   /** The same where they lie, with which of them are not 0. */
   tallied(column: TermColumn): Counts {
+    if (this.set.count === 0) return noCounts(column.terms.length);
     if (!this.#kept) {
       const { posts, isRest } = this.#walked();
       const place = isRest ? null : this.#placeInRows(column, posts);

@@ -1,5 +1,5 @@
 import { dayText } from '../dates/calendar.js';
-import { numbersOfSlugs, type TermColumn } from '../index/term-column.js';
+import type { TermColumn } from '../index/term-column.js';
 import type { FacetAnswer, Option } from '../model/answer.js';
 import {
   isFavourites,
@@ -36,11 +36,15 @@ export interface TermPlan {
   common: (KeptCounts | undefined)[];
 }
 
-/** What a page needs to draw a facet, counted over the posts it is to be counted under. */
+/**
+ * What a page needs to draw a facet, counted over the posts it is to be counted under.
+ * @param chosen  numbers of the terms that are chosen
+ */
 export function facetAnswer(
   plan: FacetPlan,
   facet: Facet,
   selection: Selection | undefined,
+  chosen: readonly number[],
   under: Counted,
 ): FacetAnswer {
   const { label } = plan;
@@ -55,13 +59,14 @@ export function facetAnswer(
   if (isRange(facet)) return rangeAnswer(facet, label, selection, plan.range!, under);
   const { column, shown } = plan.terms!;
   if (isSwitch(facet)) return switchAnswer(facet, label, selection, column, under);
-  return termAnswer(facet, label, selection, column, shown!, under);
+  return termAnswer(facet, label, selection, chosen, column, shown!, under);
 }
 
 function termAnswer(
   facet: TermFacet,
   label: string,
   selection: Selection | undefined,
+  chosen: readonly number[],
   column: TermColumn,
   shown: ShownTerms,
   under: Counted,
@@ -70,7 +75,7 @@ function termAnswer(
   const options =
     under.keepsCounts && selected.length === 0
       ? drawKeptOptions(facet, column, shown, under.terms(column))
-      : drawOptions(facet, column, shown, under.tallied(column), numbersOfSlugs(column, selected));
+      : drawOptions(facet, column, shown, under.tallied(column), chosen);
   const { key, kind, visible } = facet;
   return { key, kind, label, visible, selected, options };
 }

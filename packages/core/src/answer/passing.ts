@@ -14,6 +14,7 @@ import { rangeColumns } from './range-parts.js';
 /**
  * The posts whose values meet what is chosen in a facet. The set may be one the index keeps: it must not be changed.
  * @param arena  where the set may lie if it is not kept beyond an answer
+ * @param terms  the numbers of the terms that are chosen
  */
 export function passing(
   index: PostIndex,
@@ -21,6 +22,7 @@ export function passing(
   facet: Facet,
   selection: Selection,
   arena: Arena | null = null,
+  terms = chosenTerms(index, facet, selection),
 ): PostSet {
   if (isSearch(facet)) {
     return selection.type === 'search' ? searchOf(index, facet, selection.text, arena).posts : nothing(index);
@@ -32,11 +34,10 @@ export function passing(
     return postsWithin(start, end, from, to, arena);
   }
   const column = index.column(facet.field);
-  const terms = numbersOfSlugs(column, slugsOf(selection));
   if (selection.type !== 'terms' || !('match' in facet) || facet.match === 'any')
     return postsUnder(column, terms, arena);
   // a term that is not there at all leaves an "all" with nothing
-  if (terms.length < slugsOf(selection).length) return nothing(index);
+  if (terms.length < selection.terms.length) return nothing(index);
   return terms.map((term) => postsUnder(column, [term])).reduce((a, b) => a.and(b, arena));
 }
 
@@ -48,6 +49,15 @@ function postsNamed(index: PostIndex, ids: readonly string[]): PostSet {
 function nothing(index: PostIndex): PostSet {
   return PostSet.ofList(index.size, new Uint32Array(0));
 }
+
+/** The numbers of the terms that are chosen in a facet; of a switch, of yes or no. Unknown ones are left out. */
+export function chosenTerms(index: PostIndex, facet: Facet, selection: Selection): readonly number[] {
+  if (isSearch(facet) || isRange(facet) || isFavourites(facet)) return noTerms;
+  const slugs = slugsOf(selection);
+  return slugs.length === 0 ? noTerms : numbersOfSlugs(index.column(facet.field), slugs);
+}
+
+const noTerms: readonly number[] = [];
 
 /** The terms a selection names: of a switch, yes or no. */
 export function slugsOf(selection: Selection): readonly string[] {

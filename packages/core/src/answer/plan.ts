@@ -9,7 +9,7 @@ import { facetLabel } from '../lens/label.js';
 import type { FacetPlan, TermPlan } from './facet-answer.js';
 import { itemPlan, type ItemPlan } from './items.js';
 import { shownTerms } from './options.js';
-import { passing, slugsOf } from './passing.js';
+import { chosenTerms, passing } from './passing.js';
 import { isByNumber, rangeColumns } from './range-parts.js';
 import { scopeOf } from './scope.js';
 
@@ -103,6 +103,8 @@ export interface Passed {
   active: Facet[];
   /** By facet of the lens: its place among those; -1 where it has no choice. */
   places: number[];
+  /** For each active facet: the numbers of the terms that are chosen; none of a range or search. */
+  terms: (readonly number[])[];
   /** For each active facet: the posts that meet its choice, in scope or not. */
   each: PostSet[];
   /** For each active facet: the posts of the scope that pass all others. */
@@ -120,17 +122,20 @@ export function passQuery(
 ): Passed {
   const active: Facet[] = [];
   const places: number[] = [];
+  const terms: (readonly number[])[] = [];
   const each: PostSet[] = [];
   for (let i = 0; i < selections.length; i++) {
     const selection = selections[i];
     places.push(selection ? active.length : -1);
     if (!selection) continue;
     const facet = lens.facets[i]!;
+    const chosen = chosenTerms(index, facet, selection);
     active.push(facet);
-    each.push(passing(index, lens, facet, selection, index.arena));
+    terms.push(chosen);
+    each.push(passing(index, lens, facet, selection, index.arena, chosen));
   }
   const { all, others } = combine(scope.set, each, index.arena);
-  return { active, places, each, all, others };
+  return { active, places, terms, each, all, others };
 }
 
 /**
@@ -179,12 +184,12 @@ function both(a: PostSet | null, b: PostSet | null, arena: Arena | null): PostSe
 /** What a query counts over: all that match, and, for each active facet, those that pass all others. */
 export function countedOf(
   plan: Plan,
-  { active, places, all, others }: Passed,
+  { active, places, terms, all, others }: Passed,
   selections: readonly (Selection | undefined)[],
 ): { all: Counted; others: (at: number) => Counted } {
   const keptOf = (at: number) => {
     const facet = places.indexOf(at);
-    return keptUnder(plan, plan.facets[facet]!, selections[facet]!);
+    return keptUnder(plan, plan.facets[facet]!.terms, selections[facet]!, terms[at]!);
   };
   return {
     all: new Counted(all, plan.scope, active.length === 1 ? keptOf(0) : null),
@@ -193,11 +198,16 @@ export function countedOf(
 }
 
 /** Room for the counts under a facet's choice alone, if that is one common term. */
-function keptUnder(plan: Plan, { terms }: FacetPlan, selection: Selection): KeptCounts | null {
-  if (!terms) return null;
-  const slugs = slugsOf(selection);
-  const term = slugs.length === 1 ? terms.column.numbers.get(slugs[0]!) : undefined;
-  return term === undefined || terms.column.sizes[term]! < plan.commonFrom ? null : commonCounts(terms, term);
+function keptUnder(
+  plan: Plan,
+  terms: TermPlan | null,
+  selection: Selection,
+  chosen: readonly number[],
+): KeptCounts | null {
+  // of several that are named, one that is known is not all that is asked for
+  if (!terms || chosen.length !== 1 || (selection.type === 'terms' && selection.terms.length > 1)) return null;
+  const [term] = chosen as [number];
+  return terms.column.sizes[term]! < plan.commonFrom ? null : commonCounts(terms, term);
 }
 
 /** Room for the counts under a common term alone. */

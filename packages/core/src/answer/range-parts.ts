@@ -139,6 +139,7 @@ export function histogramOf(
   counted: Counted,
   steps: (low: number, high: number) => Steps,
 ): Histogram | null {
+  if (counted.set.count === 0) return null;
   if (isByNumber({ start, end })) return runHistogram(start, counted, steps);
   // counts by value are worth making where they are kept, and where values are not more than posts
   const { count, size } = counted.set;

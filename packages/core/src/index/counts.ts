@@ -19,6 +19,15 @@ export interface Counts {
   to: number;
 }
 
+const none = new Uint32Array(0);
+let zeros = none;
+
+/** Counts over no posts. */
+export function noCounts(size: number): Counts {
+  if (zeros.length < size) zeros = new Uint32Array(size);
+  return { values: zeros, first: 0, size, found: none, base: 0, from: 0, to: 0 };
+}
+
 /**
  * Counts that lie at a place among others, or on their own. Which of them are not 0 is looked for where the kernel does
  * it: what lies after them is looked at too, and is left out again.

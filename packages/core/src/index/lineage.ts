@@ -71,11 +71,11 @@ export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Nu
  */
 export function gathered({ forks, runs }: Tree, counts: Uint32Array, first: number, ways: number): void {
   for (let i = 0; i < forks.length; i++) counts[first + forks[i]!]! -= counts[ways + i]!;
-  // parents come first, so that what is added to one is whole
+  // parents come first, so that what is added to one is whole; as 32-bit numbers, which sums are not by themselves
   for (let i = 0; i < runs.length; i += 3) {
     const end = first + runs[i + 1]!;
     let sum = 0;
-    for (let t = first + runs[i]!; t < end; t++) sum += counts[t]!;
+    for (let t = first + runs[i]!; t < end; t++) sum = (sum + counts[t]!) | 0;
     counts[first + runs[i + 2]!]! += sum;
   }
 }

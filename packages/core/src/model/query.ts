@@ -28,7 +28,8 @@ export interface Query {
 /** What is chosen in each facet of a query, in the lens's order: to look each up by its key again and again is dear. */
 export function selectionsOf({ lens, selections }: Pick<Query, 'lens' | 'selections'>): (Selection | undefined)[] {
   const places = placesOf(lens);
-  const found = new Array<Selection | undefined>(lens.facets.length).fill(undefined);
+  const found: (Selection | undefined)[] = [];
+  for (let i = 0; i < lens.facets.length; i++) found.push(undefined);
   // few facets have a choice, and to ask for one that is not there takes longest
   for (const key of Object.keys(selections)) {
     const place = places.get(key);
