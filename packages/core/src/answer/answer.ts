@@ -48,7 +48,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
-    items: pageOf(index, passed.all, ordering, (page - 1) * size, size).map((post) =>
+    items: pageOf(index, all.set, ordering, (page - 1) * size, size).map((post) =>
       itemOf(plan.items, index, post, found),
     ),
     facets: lens.facets.map((facet, i) => {
@@ -119,11 +119,11 @@ function clamped(asked: number, page: number): Notice {
 }
 
 /** The nearest ways out of an empty answer: each active facet lifted alone, most results first. */
-function waysOut(written: AddressWriter, { active, others }: Passed): Way[] {
+function waysOut(written: AddressWriter, { active, combined }: Passed): Way[] {
   const ways: Way[] = [];
   for (let i = 0; i < active.length; i++) {
     const facet = active[i]!;
-    const matched = others[i]!.count;
+    const matched = combined.others(i).count;
     if (matched > 0) ways.push({ without: facet.key, matched, address: written.without(facet) });
   }
   return ways.sort((a, b) => b.matched - a.matched);

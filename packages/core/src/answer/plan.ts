@@ -1,9 +1,9 @@
 import type { PostIndex } from '../index/post-index.js';
-import type { Arena } from '../kernel/arena.js';
 import type { RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
+import { Combination } from './combination.js';
 import { Counted, type KeptCounts, type Scope } from './counting.js';
 import { facetLabel } from '../lens/label.js';
 import type { FacetPlan, TermPlan } from './facet-answer.js';
@@ -107,10 +107,8 @@ export interface Passed {
   terms: (readonly number[])[];
   /** For each active facet: the posts that meet its choice, in scope or not. */
   each: PostSet[];
-  /** For each active facet: the posts of the scope that pass all others. */
-  others: PostSet[];
-  /** The posts of the scope that pass all. */
-  all: PostSet;
+  /** The posts of the scope that pass all, and, for each active facet, all others. */
+  combined: Combination;
 }
 
 /** @param selections  what is chosen in each facet of the lens */
@@ -134,57 +132,13 @@ export function passQuery(
     terms.push(chosen);
     each.push(passing(index, lens, facet, selection, index.arena, chosen));
   }
-  const { all, others } = combine(scope.set, each, index.arena);
-  return { active, places, terms, each, all, others };
-}
-
-/**
- * The posts that pass all facets, and for each facet those that pass all but it. Smaller sets come first, so that most
- * products are of few posts or none; a product of two from both ends takes at most 3 ANDs a facet.
- */
-function combine(scope: PostSet, passes: readonly PostSet[], arena: Arena | null): Pick<Passed, 'all' | 'others'> {
-  const sets = passes.map((set, of) => ({ set, of }));
-  // never lifted; of all posts it needs no AND
-  if (scope.count < scope.size) sets.push({ set: scope, of: -1 });
-  sortByCount(sets);
-  // null stands for all posts
-  const before: (PostSet | null)[] = [null];
-  for (let i = 0; i < sets.length; i++) before.push(both(before[i]!, sets[i]!.set, arena));
-  const others = passes.map(() => scope);
-  // whichever set is lifted, one of few posts is left, and to go on with that is less than to join sets of many
-  const isFew = sets.length > 1 && PostSet.isFew(scope.size, sets[1]!.set.count);
-  let after: PostSet | null = null;
-  for (let i = sets.length - 1; i >= 0; i--) {
-    const { set, of } = sets[i]!;
-    if (of >= 0) {
-      let rest: PostSet | null = before[i]!;
-      if (isFew) for (let j = i + 1; j < sets.length; j++) rest = both(rest, sets[j]!.set, arena);
-      else rest = both(rest, after, arena);
-      others[of] = rest ?? scope;
-    }
-    if (!isFew && i > 0) after = both(set, after, arena);
-  }
-  return { all: before[sets.length] ?? scope, others };
-}
-
-/** By insertion: they are a handful, and to sort those any other way takes longer. */
-function sortByCount<T extends { set: PostSet }>(sets: T[]): void {
-  for (let i = 1; i < sets.length; i++) {
-    const one = sets[i]!;
-    let at = i;
-    for (; at > 0 && sets[at - 1]!.set.count > one.set.count; at--) sets[at] = sets[at - 1]!;
-    sets[at] = one;
-  }
-}
-
-function both(a: PostSet | null, b: PostSet | null, arena: Arena | null): PostSet | null {
-  return a && b ? a.and(b, arena) : (a ?? b);
+  return { active, places, terms, each, combined: new Combination(scope.set, each, index.arena) };
 }
 
 /** What a query counts over: all that match, and, for each active facet, those that pass all others. */
 export function countedOf(
   plan: Plan,
-  { active, places, terms, all, others }: Passed,
+  { active, places, terms, combined }: Passed,
   selections: readonly (Selection | undefined)[],
 ): { all: Counted; others: (at: number) => Counted } {
   const keptOf = (at: number) => {
@@ -192,8 +146,8 @@ export function countedOf(
     return keptUnder(plan, plan.facets[facet]!.terms, selections[facet]!, terms[at]!);
   };
   return {
-    all: new Counted(all, plan.scope, active.length === 1 ? keptOf(0) : null),
-    others: (at) => new Counted(others[at]!, plan.scope, active.length === 2 ? keptOf(1 - at) : null, false),
+    all: new Counted(combined.all, plan.scope, active.length === 1 ? keptOf(0) : null),
+    others: (at) => new Counted(combined.others(at), plan.scope, active.length === 2 ? keptOf(1 - at) : null, false),
   };
 }
 

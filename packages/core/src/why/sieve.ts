@@ -25,8 +25,8 @@ export interface Sieve {
 export function sieve(index: PostIndex, query: Query): Sieve {
   const { scope } = planOf(index, query.lens);
   const total = scope.set.count;
-  const { active, each, others, all } = passQuery(index, scope, query.lens, selectionsOf(query));
-  const matched = all.count;
+  const { active, each, combined } = passQuery(index, scope, query.lens, selectionsOf(query));
+  const matched = combined.all.count;
   let left = scope.set;
   let before = total;
   const steps = active.map((facet, i): SieveStep => {
@@ -37,7 +37,7 @@ export function sieve(index: PostIndex, query: Query): Sieve {
       before,
       after,
       alone: scope.set.and(each[i]!).count,
-      back: others[i]!.count - matched,
+      back: combined.others(i).count - matched,
     };
     before = after;
     return step;
