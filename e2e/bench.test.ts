@@ -48,6 +48,19 @@ test('from the list of sources to the lens on its bench', async () => {
   ]);
 });
 
+test('the engine’s own kernel may run on the Bench, and no code that comes as text', async () => {
+  const runs = (code: string) => browser.run<boolean>(`try { ${code}; return true } catch { return false }`);
+  expect(await runs('new WebAssembly.Module(Uint8Array.of(0, 0x61, 0x73, 0x6d, 1, 0, 0, 0))')).toBe(true);
+  expect(await runs('window.eval("1")')).toBe(false);
+  // a worker goes by the policy its own script came with
+  const worker = await browser.run<string>(
+    'return performance.getEntriesByType("resource").map((one) => one.name).find((name) => name.includes("trial-worker"))',
+  );
+  expect((await fetch(worker)).headers.get('content-security-policy')).toContain(
+    "script-src 'self' 'wasm-unsafe-eval'",
+  );
+});
+
 test('ticking in the live page moves the address, the counts and the results together', async () => {
   await tick('habitat', 'Mudflat');
   await browser.untilSearch('?habitat=mudflat');

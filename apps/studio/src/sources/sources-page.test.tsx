@@ -1,30 +1,15 @@
 import { act } from 'react';
-import { MemoryRouter, useLocation } from 'react-router';
-import { SWRConfig } from 'swr';
-import { OnPage } from '../../test/on-page.js';
-import { fetcher } from '../api/api.js';
+import { BesideServer } from '../../test/beside-server.js';
 import type { LensSummary, SourceSummary } from '../api/types.js';
 import { SourcesPage } from './sources-page.js';
 
-const page = new OnPage();
-/** What the server says to a way and path; what it is not told of does not answer at all. */
-let says: Map<string, (init: RequestInit | undefined) => Promise<Response>>;
-
-beforeEach(() => {
-  page.open();
-  says = new Map();
-  globalThis.fetch = ((path: string, init?: RequestInit) => {
-    const answer = says.get(`${init?.method ?? 'GET'} ${path}`);
-    return answer ? answer(init) : Promise.reject(new TypeError('nobody there'));
-  }) as typeof fetch;
-});
+const page = new BesideServer();
+beforeEach(() => page.open());
 afterEach(() => page.close());
 
-const answer = (status: number, body: unknown) => () =>
-  Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) } as Response);
-const sources = (all: Partial<SourceSummary>[]) => says.set('GET /api/v1/sources', answer(200, all));
-const lenses = (all: Partial<LensSummary>[]) => says.set('GET /api/v1/lenses', answer(200, all));
-const settle = () => act(() => new Promise((done) => setTimeout(done, 20)));
+const sources = (all: Partial<SourceSummary>[]) => page.answer('GET /sources', all);
+const lenses = (all: Partial<LensSummary>[]) => page.answer('GET /lenses', all);
+const drawn = () => page.visit(<SourcesPage />, '/sources');
 
 const notes = {
   slug: 'notes',
@@ -36,22 +21,6 @@ const notes = {
   updatedAt: '2026-05-18T12:00:00Z',
 };
 
-function Where() {
-  return <output>{useLocation().pathname}</output>;
-}
-
-async function drawn() {
-  page.draw(
-    <SWRConfig value={{ fetcher, provider: () => new Map(), shouldRetryOnError: false, dedupingInterval: 0 }}>
-      <MemoryRouter initialEntries={['/sources']}>
-        <SourcesPage />
-        <Where />
-      </MemoryRouter>
-    </SWRConfig>,
-  );
-  await settle();
-}
-
 /** Lets a file fall where files go. */
 async function drop(name: string) {
   const zone = page.element.querySelector('.squared')!;
@@ -60,7 +29,7 @@ async function drop(name: string) {
   act(() => {
     zone.dispatchEvent(Object.assign(fall, { dataTransfer }));
   });
-  await settle();
+  await page.settle();
 }
 
 test('sources stand with what they hold and the lenses on them', async () => {
@@ -70,9 +39,8 @@ test('sources stand with what they hold and the lenses on them', async () => {
     { slug: 'b', name: 'Birds', source: 'notes', release: null, changed: false },
   ]);
   await drawn();
-  const text = page.element.textContent;
-  expect(text).toContain('2 sources');
-  expect(text).toContain('2 lenses on them');
+  expect(page.words).toContain('2 sources');
+  expect(page.words).toContain('2 lenses on them');
   expect(page.texts('main > ul > li').map((row) => row.includes('2 findings'))).toEqual([true, false]);
   expect(page.texts('main > ul > li > div:last-child')).toEqual([
     'All notesrelease 3, draft differsBirdsnot released',
@@ -84,7 +52,7 @@ test('without a source it says how one comes to be', async () => {
   sources([]);
   lenses([]);
   await drawn();
-  expect(page.element.textContent).toContain('The first file you drop becomes one.');
+  expect(page.words).toContain('The first file you drop becomes one.');
 });
 
 test('a server that does not answer is told of, and asked again', async () => {
@@ -92,39 +60,37 @@ test('a server that does not answer is told of, and asked again', async () => {
   expect(page.texts('[role=alert]')[0]).toContain('The server does not answer');
   sources([notes]);
   lenses([]);
-  page.press('Try again');
-  await settle();
+  await page.pressAndSettle('Try again');
   expect(page.texts('[role=alert]')).toEqual([]);
-  expect(page.element.textContent).toContain('1 source');
+  expect(page.words).toContain('1 source');
 });
 
 test('a file that can’t be read is said to have changed nothing; one that can leads to its source', async () => {
   sources([]);
   lenses([]);
   await drawn();
-  says.set('POST /api/v1/sources', answer(422, { code: 'unreadable', detail: 'Line 3 has no end.' }));
+  page.answer('POST /sources', { code: 'unreadable', detail: 'Line 3 has no end.' }, 422);
   await drop('torn.csv');
   expect(page.texts('[role=alert]')).toEqual(['torn.csv: Line 3 has no end. Nothing was changed.']);
-  says.set('POST /api/v1/sources', answer(201, { slug: 'notes' }));
+  page.answer('POST /sources', { slug: 'notes' }, 201);
   await drop('notes.csv');
-  expect(page.texts('output')).toEqual(['/sources/notes']);
+  expect(page.place).toBe('/sources/notes');
 });
 
 test('a file on its way is cancelled, and another can be dropped', async () => {
   sources([]);
   lenses([]);
   await drawn();
-  says.set(
-    'POST /api/v1/sources',
+  page.says.set(
+    'POST /sources',
     (init) =>
       new Promise((_, fail) => {
         init!.signal!.addEventListener('abort', () => fail(new DOMException('stopped', 'AbortError')));
       }),
   );
   await drop('large.json');
-  expect(page.element.textContent).toContain('Reading large.json…');
-  page.press('Cancel');
-  await settle();
-  expect(page.element.textContent).toContain('Drop a file of posts here');
+  expect(page.words).toContain('Reading large.json…');
+  await page.pressAndSettle('Cancel');
+  expect(page.words).toContain('Drop a file of posts here');
   expect(page.texts('[role=alert]')).toEqual([]);
 });

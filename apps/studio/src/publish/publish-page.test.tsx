@@ -1,0 +1,127 @@
+import { BesideServer } from '../../test/beside-server.js';
+import { lensOf } from '../../test/on-page.js';
+import type { LensView, ReleaseView } from '../api/types.js';
+import { PublishPage } from './publish-page.js';
+
+const page = new BesideServer();
+beforeEach(() => page.open());
+afterEach(() => page.close());
+
+const habitat = { key: 'habitat', kind: 'checkboxes', field: 'habitat', label: 'Habitat' };
+const released = lensOf({ facets: [habitat] });
+const draft = lensOf({
+  facets: [
+    { ...habitat, match: 'all' },
+    { key: 'open', kind: 'switch', field: 'volunteers', label: 'Volunteers' },
+  ],
+});
+
+function lens(more: Partial<LensView>) {
+  page.answer('GET /lenses/notes', {
+    slug: 'notes',
+    name: 'Field notes',
+    draft,
+    draftRevision: 7,
+    changed: true,
+    ...more,
+  });
+}
+const release = (number: number, note = ''): ReleaseView => ({
+  number,
+  note,
+  createdAt: '2026-05-18T12:00:00Z',
+  config: released,
+});
+const releases = (...all: ReleaseView[]) => page.answer('GET /lenses/notes/releases', all);
+const drawn = () => page.visit(<PublishPage />, '/lenses/notes/publish', '/lenses/:slug/publish');
+
+test('the first release is said to be the first, and published with its note', async () => {
+  lens({ release: null });
+  releases();
+  await drawn();
+  expect(page.words).toContain('Not on any page yet');
+  expect(page.texts('nav li')).toEqual(['Release 1 draftThe first one']);
+  page.type('What is new, in a few words', 'Opening day');
+  page.answer('POST /lenses/notes/releases', { number: 1 }, 201);
+  lens({ draft: released, changed: false });
+  releases(release(1, 'Opening day'));
+  await page.pressAndSettle('Publish release 1');
+  expect(page.sent).toEqual([['POST /lenses/notes/releases', { note: 'Opening day', draftRevision: 7 }]]);
+  expect(page.texts('[role=status]')).toEqual(['Release 1 is live. Pages have it from their next request on.']);
+  expect(page.words).toContain('Visitors have all of it');
+});
+
+test('what visitors will notice is told one by one, as it was and as it becomes', async () => {
+  lens({});
+  releases(release(3, 'Shorter list'), release(2));
+  await drawn();
+  expect(page.words).toContain('What visitors will notice 2 things');
+  const told = page.texts('main li');
+  expect(told).toHaveLength(2);
+  for (const words of ['Habitat takes posts with all of the ticked terms', 'any ticked', 'all ticked'])
+    expect(told[0]).toContain(words);
+  for (const words of ['Volunteers is a new facet', 'not there', 'switch']) expect(told[1]).toContain(words);
+  const leaves = page.texts('nav li');
+  expect(leaves.map((leaf) => leaf.slice(0, 9))).toEqual(['Release 4', 'Release 3', 'Release 2']);
+  expect(leaves.map((leaf) => [leaf.includes('draft2 changes'), leaf.includes('live')])).toEqual([
+    [true, false],
+    [false, true],
+    [false, false],
+  ]);
+  expect(leaves[1]).toContain('Shorter list');
+});
+
+test('where nothing is new, nothing can be published', async () => {
+  lens({ draft: released, changed: false });
+  releases(release(3));
+  await drawn();
+  expect(page.words).toContain('nothing to publish');
+  expect(page.named<HTMLButtonElement>('Publish release 4').disabled).toBe(true);
+  expect(page.named<HTMLInputElement>('What is new, in a few words').disabled).toBe(true);
+});
+
+test('a draft that someone else has saved meanwhile is not published, and that is said', async () => {
+  lens({});
+  releases(release(3));
+  await drawn();
+  const detail = 'Someone saved the draft since. Look at it again.';
+  page.answer('POST /lenses/notes/releases', { code: 'stale', detail }, 412);
+  page.type('What is new, in a few words', 'Mine');
+  await page.pressAndSettle('Publish release 4');
+  expect(page.texts('[role=status]')).toEqual([detail]);
+  // what was typed is still there to be sent again
+  expect(page.named<HTMLInputElement>('What is new, in a few words').value).toBe('Mine');
+});
+
+test('an old release is made the draft, and visitors keep theirs', async () => {
+  lens({});
+  releases(release(3), release(2));
+  await drawn();
+  page.answer('POST /lenses/notes/releases/3/restore', { draftRevision: 8 });
+  await page.pressAndSettle('make it the draft');
+  expect(page.sent.map(([what]) => what)).toEqual(['POST /lenses/notes/releases/3/restore']);
+  expect(page.texts('[role=status]')[0]).toContain('Release 3 is the draft now.');
+});
+
+test('a lens that is not there is said so', async () => {
+  page.answer('GET /lenses/notes', { code: 'not-found', detail: 'There is no lens “notes”.' }, 404);
+  releases();
+  await drawn();
+  expect(page.texts('[role=alert]')[0]).toContain('Not hereThere is no lens “notes”.');
+});
+
+test('the lines for a page are copied as they stand', async () => {
+  lens({});
+  releases(release(3));
+  await drawn();
+  const written: string[] = [];
+  Object.defineProperty(navigator, 'clipboard', {
+    configurable: true,
+    value: { writeText: (text: string) => Promise.resolve(void written.push(text)) },
+  });
+  await page.pressAndSettle('Copy');
+  expect(written).toEqual([
+    `<script type="module" src="${location.origin}/embed/ivy-lens.js"></script>\n<ivy-lens name="notes"></ivy-lens>`,
+  ]);
+  expect(page.named('Copied')).toBeDefined();
+});

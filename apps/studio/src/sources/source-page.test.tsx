@@ -1,0 +1,112 @@
+import type { FieldDescription, Finding } from '@ivy/core';
+import { BesideServer } from '../../test/beside-server.js';
+import type { SourceView } from '../api/types.js';
+import { SourcePage } from './source-page.js';
+
+const page = new BesideServer();
+beforeEach(() => page.open());
+afterEach(() => page.close());
+
+function field(key: string, more: Partial<FieldDescription> = {}): FieldDescription {
+  return {
+    key,
+    label: key[0]!.toUpperCase() + key.slice(1),
+    type: 'text',
+    role: null,
+    multiple: false,
+    tree: false,
+    separator: null,
+    pathSeparator: null,
+    filled: 40,
+    distinct: 40,
+    samples: [`${key} one`, `${key} two`],
+    spread: null,
+    ...more,
+  };
+}
+const habitat = field('habitat', { type: 'terms', multiple: true, distinct: 6, filled: 38, separator: ';' });
+const finding: Finding = {
+  field: 'habitat',
+  code: 'near-twins',
+  text: 'Two spellings of one term.',
+  values: ['Mudflat', 'Mud flat'],
+} as Finding;
+
+const source: SourceView = {
+  slug: 'notes',
+  name: 'Field notes',
+  posts: 40,
+  format: 'csv',
+  fileName: 'notes.csv',
+  site: null,
+  updatedAt: '2026-05-18T12:00:00Z',
+  fields: [field('title', { role: 'title' }), habitat],
+  findings: [finding],
+  rejected: [],
+};
+
+async function drawn(more: Partial<SourceView> = {}) {
+  page.answer('GET /sources/notes', { ...source, ...more });
+  await page.visit(<SourcePage />, '/sources/notes', '/sources/:slug');
+}
+
+test('the fields lie on the tray, and the first that sorts posts is in hand', async () => {
+  await drawn();
+  expect(page.words).toContain('2 fields on the tray');
+  expect(page.words).toContain('1 would make good facets.');
+  expect(page.texts('aside h2')[0]).toContain('Habitat');
+  expect(page.texts('aside dd')).toEqual(['habitat', '38 of 40 posts', '6', ';']);
+});
+
+test('a finding says what it is about, and takes one to its field', async () => {
+  await drawn({ fields: [field('kind', { type: 'terms', distinct: 3 }), habitat] });
+  expect(page.texts('aside h2')[0]).toContain('Kind');
+  expect(page.texts('aside li')[0]).toContain('Two spellings of one term.MudflatMud flat');
+  page.press('habitat');
+  expect(page.texts('aside h2')[0]).toContain('Habitat');
+});
+
+test('a tray without findings says so, and one whose fields sort nothing too', async () => {
+  await drawn({ findings: [], fields: [field('title', { role: 'title' })] });
+  expect(page.words).toContain('Nothing on this tray wants mending.');
+  expect(page.words).toContain('None sorts the posts into groups.');
+});
+
+test('records that were left out are counted, with the first reasons at hand', async () => {
+  const rejected = Array.from({ length: 7 }, (_, i) => ({ record: i + 2, reason: 'It has no id.' }));
+  await drawn({ rejected });
+  const told = [...page.element.querySelectorAll<HTMLElement>('[title]')].find((one) =>
+    one.textContent.includes('left out'),
+  )!;
+  expect(told.textContent).toBe('7 records left out');
+  expect(told.title.split('\n')).toHaveLength(5);
+  expect(told.title).toContain('Record 2: It has no id.');
+});
+
+test('a lens is started under the name that is given, and the Bench opens on it', async () => {
+  await drawn();
+  page.answer('POST /lenses', { slug: 'shore' }, 201);
+  page.type('Name of the lens', '  Shore ');
+  await page.pressAndSettle('Start a lens');
+  expect(page.sent).toEqual([['POST /lenses', { name: 'Shore', source: 'notes' }]]);
+  expect(page.place).toBe('/lenses/shore');
+});
+
+test('a lens without a name can’t be started, and a server that won’t is quoted', async () => {
+  await drawn();
+  page.type('Name of the lens', '  ');
+  expect(page.named<HTMLButtonElement>('Start a lens').disabled).toBe(true);
+  page.type('Name of the lens', 'Shore');
+  page.answer('POST /lenses', { code: 'taken', detail: 'There is a lens “shore” already.' }, 409);
+  await page.pressAndSettle('Start a lens');
+  expect(page.texts('[role=alert]')).toEqual(['There is a lens “shore” already.']);
+  expect(page.named<HTMLButtonElement>('Start a lens').disabled).toBe(false);
+});
+
+test('a source that does not come can be asked for again', async () => {
+  await page.visit(<SourcePage />, '/sources/notes', '/sources/:slug');
+  expect(page.texts('[role=alert]')[0]).toContain('The server does not answer');
+  page.answer('GET /sources/notes', source);
+  await page.pressAndSettle('Try again');
+  expect(page.words).toContain('2 fields on the tray');
+});
