@@ -43,7 +43,7 @@ export interface Ready {
 }
 
 /** How long, in ms, work ahead may keep others waiting; one step of it may take longer. */
-const warmingSlice = 5;
+const warmingSlice = 1;
 
 @Injectable()
 export class ResultsService {
