@@ -49,7 +49,12 @@ test('from the list of sources to the lens on its bench', async () => {
 });
 
 test('the engine’s own kernel may run on the Bench, and no code that comes as text', async () => {
-  const runs = (code: string) => browser.run<boolean>(`try { ${code}; return true } catch { return false }`);
+  // from a timer, as code of the page's own: what the driver runs itself is let through everywhere
+  const runs = (code: string) =>
+    browser.driver.executeAsyncScript<boolean>(
+      `const done = arguments[arguments.length - 1];
+       setTimeout(() => { try { ${code}; done(true) } catch { done(false) } })`,
+    );
   expect(await runs('new WebAssembly.Module(Uint8Array.of(0, 0x61, 0x73, 0x6d, 1, 0, 0, 0))')).toBe(true);
   expect(await runs('window.eval("1")')).toBe(false);
   // a worker goes by the policy its own script came with
