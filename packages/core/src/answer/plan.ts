@@ -1,5 +1,5 @@
 import type { PostIndex } from '../index/post-index.js';
-import type { RowColumn } from '../index/post-rows.js';
+import { numbersIn, type RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
@@ -50,7 +50,9 @@ const mostKept = 4_000_000;
 /** What the least common term has of posts, of those whose counts are kept: the more terms, the fewer are. */
 function leastCommon(index: PostIndex, facets: readonly FacetPlan[]): number {
   const columns = facets.flatMap(({ terms }) => (terms ? [terms.column] : []));
-  const each = columns.reduce((sum, column) => sum + column.terms.length, 0);
+  const ranges = facets.flatMap(({ range }) => (range && !isByNumber(range) ? [range.start, range.end] : []));
+  const counted = new Set<RowColumn>([...columns, ...ranges]);
+  const each = [...counted].reduce((sum, column) => sum + numbersIn(column), 0);
   const least = Math.max(1, index.size * commonShare);
   const common = columns.flatMap(({ sizes }) => [...sizes].filter((size) => size >= least)).sort((a, b) => b - a);
   const beyond = common[Math.floor(mostKept / Math.max(1, each))];
