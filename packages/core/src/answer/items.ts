@@ -3,6 +3,7 @@ import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { fieldsOf, type Lens } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
+import { KeptItems } from './kept-items.js';
 import type { Marker } from '../search/marks.js';
 import { noTerm } from '../store/values.js';
 import { plainText } from '../text/plain-text.js';
@@ -19,10 +20,10 @@ export interface ItemPlan {
   title: ItemField | null;
   link: ItemField | null;
   /** Items as they were last drawn, without marks. The newest posts are on most first pages. */
-  kept: Map<number, Item>;
+  kept: KeptItems;
 }
 
-/** Items kept of a lens. */
+/** Items kept of a lens at least. */
 const itemsKept = 2000;
 
 /** An answer carries of each post what its card shows and what its facets filter by. */
@@ -37,7 +38,7 @@ export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
     fields: [...new Set(keys)].map((key) => itemField(index, key)),
     title: byRole('title'),
     link: byRole('link'),
-    kept: new Map(),
+    kept: new KeptItems(itemsKept),
   };
 }
 
@@ -86,8 +87,7 @@ export function itemOf(
   let item = plan.kept.get(post);
   if (!item) {
     item = makeItem(plan, index, post);
-    if (plan.kept.size >= itemsKept) plan.kept.clear();
-    plan.kept.set(post, item);
+    plan.kept.put(post, item);
   }
   if (!search) return item;
   let marks: Record<string, [number, number][]> | undefined;
