@@ -31,7 +31,7 @@ export interface TermPlan {
   shown: ShownTerms | null;
   /**
    * Counts under one common term alone, by term: most questions with one or two facets on ask for these, and a term on
-   * many posts is dear to count under. A post has few terms, so few of them can be common, and all can be kept.
+   * many posts is dear to count under. A post has few terms, so few of them can be common; the plan bounds how many.
    */
   common: (KeptCounts | undefined)[];
 }
