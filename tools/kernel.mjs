@@ -217,6 +217,21 @@ const functions = {
       ...get(3),
     ],
   },
+  /** `(list, end of list, a, out) → end of out`: the places in a list, from 0 on, of the posts that are in `a`. */
+  places: {
+    takes: 4,
+    locals: [[2, i32]],
+    // 4: place, 5: post
+    body: [
+      ...walk(0, 1, 4, [
+        ...[...get(3), ...get(4), ...store, ...get(0), ...load, ...set(5)],
+        ...[...get(3), ...wordOf(5, 2), ...load, ...get(5), shiftRight, ...number(1), and],
+        ...[...number(2), shiftLeft, add, ...set(3)],
+        ...moveOn(4, 1),
+      ]),
+      ...get(3),
+    ],
+  },
   /** `(list, end of list, a) → 0`: puts the posts of a list into `a`. */
   mark: {
     takes: 3,

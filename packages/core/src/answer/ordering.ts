@@ -1,9 +1,11 @@
 import { eachBit, hasBit } from '../index/bits.js';
+import { firstOf } from '../index/first-of.js';
 import type { PostSet } from '../index/post-set.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { SortOption } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
-import { byRelevance, firstOf, type Search } from '../search/search.js';
+import { byRelevance } from '../search/relevance.js';
+import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
 
 /** How posts are to be put in order. */
@@ -48,7 +50,7 @@ export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, s
     case 'relevance': {
       const { idPlaces } = index;
       const byId = (a: number, b: number) => idPlaces[a]! - idPlaces[b]!;
-      return [...byRelevance(ordering.text, ordering.found, matched.list, start + size, byId).slice(start)];
+      return byRelevance(ordering.text, ordering.found, matched, start + size, byId, index.arena).slice(start);
     }
     case 'shuffle': {
       const posts = matched.list;

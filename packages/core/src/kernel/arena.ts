@@ -204,13 +204,22 @@ export class Arena {
 
   /** The posts of a list that are in a set, as scratch; null where there is no kernel or no room. */
   keepIn(list: Uint32Array, set: Bits): Uint32Array | null {
-    const place = this.#kernel ? this.#placeOf(set) : -1;
+    return this.#kernel && this.#picked(list, set, this.#kernel.keep);
+  }
+
+  /** The places in a list of the posts that are in a set; otherwise as `keepIn`. */
+  placesIn(list: Uint32Array, set: Bits): Uint32Array | null {
+    return this.#kernel && this.#picked(list, set, this.#kernel.places);
+  }
+
+  #picked(list: Uint32Array, set: Bits, pick: Kernel['keep']): Uint32Array | null {
+    const place = this.#placeOf(set);
     const posts = place < 0 ? -1 : this.#placeOf(list);
-    const kept = posts < 0 ? -1 : this.#reserve(list.length);
-    if (kept < 0) return null;
-    const end = this.#kernel!.keep(posts, posts + list.length * 4, place, kept);
+    const picked = posts < 0 ? -1 : this.#reserve(list.length);
+    if (picked < 0) return null;
+    const end = pick(posts, posts + list.length * 4, place, picked);
     this.#taken = stepsOver(end);
-    return new Uint32Array(this.buffer, kept, (end - kept) / 4);
+    return new Uint32Array(this.buffer, picked, (end - picked) / 4);
   }
 
   /** Puts the posts of a list into a scratch set; tells whether it could. */

@@ -128,7 +128,9 @@ test('lists are kept in a set, put into one, and counted up to some posts, as th
       const arena = new Arena(size, 0);
       const list = listBits(b);
       arena.during(() => {
-        expect([...arena.keepIn(list, a)!]).toEqual([...listBits(andBits(a, b))]);
+        const shared = [...listBits(andBits(a, b))];
+        expect([...arena.keepIn(list, a)!]).toEqual(shared);
+        expect([...arena.placesIn(list, a)!]).toEqual(shared.map((post) => list.indexOf(post)));
         const both = arena.copy(a)!;
         expect(arena.mark(both, list)).toBe(true);
         const either = a.slice();

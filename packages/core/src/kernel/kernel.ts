@@ -18,6 +18,8 @@ export interface Kernel {
   list(this: void, a: number, bytes: number, list: number): number;
   /** Writes the posts of a list that are in `a` to `out`, and gives where that ends. */
   keep(this: void, list: number, end: number, a: number, out: number): number;
+  /** Likewise the places in the list, from 0 on, of the posts that are in `a`. */
+  places(this: void, list: number, end: number, a: number, out: number): number;
   /** Puts the posts of a list into `a`. */
   mark(this: void, list: number, end: number, a: number): void;
   /** Writes to `counts` how many posts of `a` come before each post of `ends`, which ascend up to `endOfEnds`. */

@@ -32,10 +32,10 @@ interface Begin {
 
 /** Words meet what is wanted as `meet` found those of the index to. */
 function testOf(index: TextIndex, one: Met): Test {
-  const { length } = one.numbers;
+  const { length } = one.words;
   if (one.phrase) return { length, meets: (word, k) => word === one.words[k], begin: null };
   if (one.respelled !== null) {
-    const near = new Set(one.numbers[0]!.map((w) => index.vocabulary[w]!));
+    const near = new Set(one.met[0]!.flatMap(({ first, end }) => index.vocabulary.slice(first, end)));
     return { length, meets: (word) => near.has(word), begin: null };
   }
   const text = one.words[0]!;

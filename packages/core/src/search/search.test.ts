@@ -5,7 +5,7 @@ import { answer } from '../answer/answer.js';
 import { buildIndex } from '../index/post-index.js';
 import type { Post } from '../model/post.js';
 import { editDistance, respell } from './respell.js';
-import { firstOf } from './search.js';
+
 import { readWanted } from './wanted.js';
 import { wordsOf } from './words.js';
 
@@ -70,19 +70,6 @@ test.each([
 ])('%s may have been meant as %j', (word, near) => {
   const vocabulary = ['curlew', 'oystercatcher', 'tern'];
   expect(respell(word, vocabulary).map((w) => vocabulary[w])).toEqual(near);
-});
-
-test('the first of an order are the first of it sorted', () => {
-  fc.assert(
-    fc.property(fc.array(fc.integer({ min: 0, max: 9 })), fc.nat(12), (values, first) => {
-      const compare = (a: number, b: number) => values[a]! - values[b]! || a - b;
-      const sorted = values
-        .map((_, i) => i)
-        .sort(compare)
-        .slice(0, first);
-      expect(firstOf(values.length, first, compare)).toEqual(sorted);
-    }),
-  );
 });
 
 const post = (id: string, title: string, body = ''): Post => ({ id, values: { title, body } });

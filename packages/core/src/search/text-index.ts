@@ -1,6 +1,7 @@
 import type { Value } from '../model/post.js';
 import { plainText } from '../text/plain-text.js';
 import { byCodeUnits } from '../text/slug.js';
+import type { WordRun } from './word-run.js';
 import { foldedWords } from './words.js';
 
 /** A field to search in, and how much a hit in it weighs. */
@@ -180,7 +181,7 @@ function postingsOf(words: number, tokenStarts: Uint32Array, tokens: Int32Array,
 }
 
 /** The words that begin with a text: numbers from `first` up to `end`. Of one letter, only the word itself. */
-export function wordsBeginning(index: TextIndex, start: string): { first: number; end: number } {
+export function wordsBeginning(index: TextIndex, start: string): WordRun {
   const first = firstFrom(index.vocabulary, start);
   if ([...start].length < 2) return { first, end: index.vocabulary[first] === start ? first + 1 : first };
   // the highest code unit there is: no word that begins with `start` comes after it

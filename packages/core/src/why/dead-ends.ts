@@ -3,7 +3,7 @@ import { planOf, withScratch } from '../answer/plan.js';
 import type { PostIndex } from '../index/post-index.js';
 import { postsUnder, type TermColumn } from '../index/term-column.js';
 import { isSingle, isTerms, type Facet, type Lens } from '../model/lens.js';
-import { firstOf } from '../search/search.js';
+import { firstOf } from '../index/first-of.js';
 
 /** A choice a visitor can make first: a term of a facet that has posts. */
 export interface Choice {

@@ -17,7 +17,9 @@ import {
 } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { editDistance } from '../search/respell.js';
+import type { Met } from '../search/search.js';
 import { fieldEnd } from '../search/text-index.js';
+import { holds } from '../search/word-run.js';
 
 /** By how much a post misses a facet. */
 export interface Miss {
@@ -152,22 +154,23 @@ function searchReason(
   const own = new Set(text.tokens.subarray(text.tokenStarts[post], text.tokenStarts[post + 1]));
   own.delete(fieldEnd);
   const { wanted } = searchOf(index, facet, selection.text);
-  const meets = (numbers: readonly (readonly number[])[]) => numbers.every((any) => any.some((w) => own.has(w)));
+  const hits = ({ met }: Met) => met.map((runs) => [...own].filter((w) => holds(runs, w)).sort((a, b) => a - b));
+  const meets = (one: Met) => hits(one).every((words) => words.length > 0);
   if (passes) {
-    const met = wanted.filter((one) => !one.excluded && meets(one.numbers)).flatMap((one) => one.numbers.flat());
-    const words = [...new Set(met)].filter((w) => own.has(w)).map((w) => `“${text.vocabulary[w]}”`);
+    const met = wanted.filter((one) => !one.excluded && meets(one)).flatMap((one) => hits(one).flat());
+    const words = [...new Set(met)].map((w) => `“${text.vocabulary[w]}”`);
     return {
       key,
       passes,
       reason: words.length === 0 ? 'It has none of the words left out.' : `It has ${listed(words)}.`,
     };
   }
-  const excluded = wanted.find((one) => one.excluded && meets(one.numbers));
+  const excluded = wanted.find((one) => one.excluded && meets(one));
   if (excluded) {
     const miss: Miss = { by: 0, unit: 'letters', nearest: excluded.words.join(' ') };
     return { key, passes, reason: `It has “${excluded.words.join(' ')}”, which is left out.`, miss };
   }
-  const missing = wanted.filter((one) => !one.excluded && !meets(one.numbers));
+  const missing = wanted.filter((one) => !one.excluded && !meets(one));
   const word = missing[0]?.words[0];
   if (word === undefined)
     return {

@@ -2,7 +2,7 @@ import { planOf, passQuery } from '../answer/plan.js';
 import { hasBit } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import { selectionsOf, type Query } from '../model/query.js';
-import { firstOf } from '../search/search.js';
+import { firstOf } from '../index/first-of.js';
 import { byCodeUnits } from '../text/slug.js';
 import { reasonOf, type FacetReason } from './explain.js';
 
