@@ -1,5 +1,5 @@
 import { dayNumber } from '../dates/calendar.js';
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex, WeighedField } from '../index/post-index.js';
 import type { Arena } from '../kernel/arena.js';
 import { PostSet } from '../index/post-set.js';
 import { postsWithin } from '../index/sorted-column.js';
@@ -81,19 +81,17 @@ export function textIndexOf(index: PostIndex, facet: SearchFacet): TextIndex {
   let byFacet = texts.get(index);
   if (!byFacet) texts.set(index, (byFacet = new WeakMap()));
   let text = byFacet.get(facet);
-  if (!text) byFacet.set(facet, (text = makeText(index, facet)));
+  if (!text) byFacet.set(facet, (text = index.text(weighedFields(index, facet))));
   return text;
 }
 
-/** A hit in the title weighs three times as much unless the lens says otherwise. */
-function makeText(index: PostIndex, facet: SearchFacet): TextIndex {
+/** The fields a facet searches. A hit in the title weighs three times as much unless the lens says otherwise. */
+export function weighedFields(index: PostIndex, facet: SearchFacet): WeighedField[] {
   const title = fieldWithRole(index.fields, 'title')?.key;
-  return index.text(
-    facet.fields.map((key) => ({
-      key,
-      weight: Object.hasOwn(facet.weights, key) ? facet.weights[key]! : key === title ? 3 : 1,
-    })),
-  );
+  return facet.fields.map((key) => ({
+    key,
+    weight: Object.hasOwn(facet.weights, key) ? facet.weights[key]! : key === title ? 3 : 1,
+  }));
 }
 
 const searches = new WeakMap<TextIndex, Map<string, Search>>();

@@ -1,6 +1,8 @@
 import { field, lensOf } from '../../test/arbitrary.js';
 import { buildIndex } from '../index/post-index.js';
+import type { SearchFacet } from '../model/lens.js';
 import type { Collection } from '../model/post.js';
+import { textIndexOf } from './passing.js';
 import { planOf } from './plan.js';
 import { warm, warming } from './warm.js';
 
@@ -57,4 +59,30 @@ test('what is worked out ahead comes in steps, each of one common term at most',
     before = now;
   }
   expect(before).toBe(22);
+});
+
+test('words are found in steps of few posts, and taken as they are where an answer asked for them first', () => {
+  const size = 1000;
+  const searched = lensOf({ facets: [{ key: 'q', kind: 'search', fields: ['title'] }] });
+  const [facet] = searched.facets;
+  let cut = 0;
+  const posts = Array.from({ length: size }, (_, p) => {
+    const title = `Tern ${p % 7}`;
+    return { id: `p${p}`, values: { title } };
+  });
+  const make = () => buildIndex({ fields: [field('title', 'text', { role: 'title' })], taxonomies: {}, posts });
+  const index = make();
+  const read = jest.spyOn(index, 'textOf');
+  for (const _step of warming(index, searched)) {
+    expect(read.mock.calls.length - cut).toBeLessThanOrEqual(100);
+    cut = read.mock.calls.length;
+  }
+  expect(cut).toBe(size);
+  const other = make();
+  const steps = warming(other, searched);
+  for (let i = 0; i < 5; i++) steps.next();
+  const asked = textIndexOf(other, facet as SearchFacet);
+  for (let step = steps.next(); !step.done; step = steps.next());
+  expect(other.texts.map(({ text }) => text)).toEqual([asked]);
+  expect(asked).toEqual(index.texts[0]!.text);
 });

@@ -1,8 +1,9 @@
 import type { PostIndex } from '../index/post-index.js';
+import { finished, type Steps } from '../index/steps.js';
 import { postsUnder } from '../index/term-column.js';
 import { isSearch, type Lens } from '../model/lens.js';
 import { Counted } from './counting.js';
-import { textIndexOf } from './passing.js';
+import { weighedFields } from './passing.js';
 import { commonCounts, planOf, withScratch } from './plan.js';
 import { isByNumber } from './range-parts.js';
 
@@ -11,18 +12,16 @@ import { isByNumber } from './range-parts.js';
  * each common term. Answers are the same without.
  */
 export function warm(index: PostIndex, lens: Lens): void {
-  const steps = warming(index, lens);
-  while (!steps.next().done);
+  finished(warming(index, lens));
 }
 
 /** The same step by step, for a process that has others to answer meanwhile: it may stop after each, or for good. */
-export function* warming(index: PostIndex, lens: Lens): Generator<void, void, void> {
+export function* warming(index: PostIndex, lens: Lens): Steps<void> {
   const plan = planOf(index, lens);
   yield;
   for (const facet of lens.facets) {
     if (!isSearch(facet)) continue;
-    textIndexOf(index, facet);
-    yield;
+    yield* index.makingText(weighedFields(index, facet));
   }
   for (const { terms } of plan.facets) {
     if (!terms) continue;

@@ -1,7 +1,7 @@
 import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
 import { plainField, type Collection, type Field, type Post, type Term, type Value } from '../model/post.js';
-import { buildTextIndex, searchText, type TextIndex } from '../search/text-index.js';
+import { indexingTexts, searchText, type TextIndex } from '../search/text-index.js';
 import { Arena } from '../kernel/arena.js';
 import { packPosts, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
@@ -10,6 +10,7 @@ import { numbersOf, valueAt, type Values } from '../store/values.js';
 import { orderByKeys, sortKeys } from './order.js';
 import { buildPostRows, type PostRows, type RowColumn } from './post-rows.js';
 import { buildSortedColumn, type SortedColumn } from './sorted-column.js';
+import { finished, type Steps } from './steps.js';
 import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
 
 /** A field to search in, and how much a hit in it weighs. */
@@ -183,14 +184,21 @@ export class PostIndex implements Vocabulary {
 
   /** The words of some fields, each weighed. */
   text(fields: readonly WeighedField[]): TextIndex {
+    return finished(this.makingText(fields));
+  }
+
+  /** `text` step by step. If another makes it meanwhile, theirs is taken. */
+  *makingText(fields: readonly WeighedField[]): Steps<TextIndex> {
     const name = JSON.stringify(fields);
-    let kept = this.#texts.get(name);
-    if (!kept) {
-      const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => this.textOf(post, key) }));
-      kept = { fields, text: buildTextIndex(this.size, readers) };
-      this.#texts.set(name, kept);
+    const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => this.textOf(post, key) }));
+    const steps = indexingTexts(this.size, readers);
+    for (;;) {
+      const kept = this.#texts.get(name);
+      if (kept) return kept.text;
+      const { done, value } = steps.next();
+      if (done) this.#texts.set(name, { fields, text: value });
+      else yield;
     }
-    return kept.text;
   }
 
   /** The word indexes that were made. */

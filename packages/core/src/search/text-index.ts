@@ -1,3 +1,4 @@
+import { finished, inParts, type Steps } from '../index/steps.js';
 import type { Value } from '../model/post.js';
 import { plainText } from '../text/plain-text.js';
 import { byCodeUnits } from '../text/slug.js';
@@ -38,34 +39,40 @@ export interface TextIndex {
 
 /** Cost: the time it takes to cut every text into words. */
 export function buildTextIndex(size: number, fields: readonly SearchField[]): TextIndex {
+  return finished(indexingTexts(size, fields));
+}
+
+/** Posts whose words are cut in one step, and those whose words are put in order in one. */
+const [cutInAStep, indexedInAStep] = [100, 2000];
+
+/** `buildTextIndex` step by step. To sort the words is one step. */
+export function* indexingTexts(size: number, fields: readonly SearchField[]): Steps<TextIndex> {
   const known = new Map<string, number>();
   const words: string[] = [];
   const tokenStarts = new Uint32Array(size + 1);
   let tokens = new Int32Array(size * 8 + 64);
   let end = 0;
-  for (let p = 0; p < size; p++) {
-    for (const field of fields) {
-      const found = foldedWords(field.read(p));
-      if (end + found.length + 1 > tokens.length) tokens = longer(tokens, (end + found.length + 1) * 2);
-      for (const word of found) {
-        let number = known.get(word);
-        if (number === undefined) {
-          number = words.length;
-          known.set(word, number);
-          words.push(word);
+  yield* inParts(size, cutInAStep, (from, to) => {
+    for (let p = from; p < to; p++) {
+      for (const field of fields) {
+        const found = foldedWords(field.read(p));
+        if (end + found.length + 1 > tokens.length) tokens = longer(tokens, (end + found.length + 1) * 2);
+        for (const word of found) {
+          let number = known.get(word);
+          if (number === undefined) {
+            number = words.length;
+            known.set(word, number);
+            words.push(word);
+          }
+          tokens[end++] = number;
         }
-        tokens[end++] = number;
+        tokens[end++] = fieldEnd;
       }
-      tokens[end++] = fieldEnd;
+      tokenStarts[p + 1] = end;
     }
-    tokenStarts[p + 1] = end;
-  }
-  return indexTokens(
-    words,
-    tokenStarts,
-    tokens.slice(0, end),
-    fields.map((field) => field.weight),
-  );
+  });
+  const weights = fields.map((field) => field.weight);
+  return yield* indexingTokens(words, tokenStarts, tokens.slice(0, end), weights);
 }
 
 function longer(numbers: Int32Array, size: number): Int32Array<ArrayBuffer> {
@@ -85,6 +92,15 @@ export function indexTokens(
   tokens: Int32Array,
   fieldWeights: readonly number[],
 ): TextIndex {
+  return finished(indexingTokens(words, tokenStarts, tokens, fieldWeights));
+}
+
+function* indexingTokens(
+  words: readonly string[],
+  tokenStarts: Uint32Array,
+  tokens: Int32Array,
+  fieldWeights: readonly number[],
+): Steps<TextIndex> {
   const used = new Uint8Array(words.length);
   for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) used[tokens[i]!] = 1;
   const order: number[] = [];
@@ -96,13 +112,11 @@ export function indexTokens(
     place[w] = i;
     isSorted &&= w === i;
   });
+  yield;
   if (!isSorted) for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
-  return indexSortedTokens(
-    order.map((w) => words[w]!),
-    tokenStarts,
-    tokens,
-    fieldWeights,
-  );
+  yield;
+  const vocabulary = order.map((w) => words[w]!);
+  return yield* indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights);
 }
 
 /** As `indexTokens`, of words that are sorted and all in use. */
@@ -112,10 +126,20 @@ export function indexSortedTokens(
   tokens: Int32Array,
   fieldWeights: readonly number[],
 ): TextIndex {
+  return finished(indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights));
+}
+
+function* indexingSortedTokens(
+  vocabulary: readonly string[],
+  tokenStarts: Uint32Array,
+  tokens: Int32Array,
+  fieldWeights: readonly number[],
+): Steps<TextIndex> {
   const lengths = lengthsOf(tokenStarts, tokens, fieldWeights);
+  yield;
   return {
     vocabulary,
-    ...postingsOf(vocabulary.length, tokenStarts, tokens, fieldWeights),
+    ...(yield* findingPostings(vocabulary.length, tokenStarts, tokens, fieldWeights)),
     tokenStarts,
     tokens,
     lengths,
@@ -145,38 +169,47 @@ export function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLeng
   return { size: lengths.length, meanLength: sum / Math.max(1, lengths.length) };
 }
 
-function postingsOf(words: number, tokenStarts: Uint32Array, tokens: Int32Array, fieldWeights: readonly number[]) {
+function* findingPostings(
+  words: number,
+  tokenStarts: Uint32Array,
+  tokens: Int32Array,
+  fieldWeights: readonly number[],
+): Steps<Pick<TextIndex, 'starts' | 'posts' | 'weights'>> {
   const starts = new Uint32Array(words + 1);
   const lastPost = new Int32Array(words).fill(-1);
   const size = tokenStarts.length - 1;
-  for (let p = 0; p < size; p++) {
-    for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
-      const w = tokens[i]!;
-      if (w === fieldEnd || lastPost[w] === p) continue;
-      lastPost[w] = p;
-      starts[w + 1]!++;
+  yield* inParts(size, indexedInAStep, (from, to) => {
+    for (let p = from; p < to; p++) {
+      for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
+        const w = tokens[i]!;
+        if (w === fieldEnd || lastPost[w] === p) continue;
+        lastPost[w] = p;
+        starts[w + 1]!++;
+      }
     }
-  }
+  });
   for (let w = 0; w < words; w++) starts[w + 1]! += starts[w]!;
   const posts = new Uint32Array(starts[words]!);
   const weights = new Float32Array(starts[words]!);
   const next = starts.slice(0, words);
   lastPost.fill(-1);
-  for (let p = 0; p < size; p++) {
-    let field = 0;
-    for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
-      const w = tokens[i]!;
-      if (w === fieldEnd) {
-        field++;
-        continue;
+  yield* inParts(size, indexedInAStep, (from, to) => {
+    for (let p = from; p < to; p++) {
+      let field = 0;
+      for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
+        const w = tokens[i]!;
+        if (w === fieldEnd) {
+          field++;
+          continue;
+        }
+        if (lastPost[w] !== p) {
+          lastPost[w] = p;
+          posts[next[w]!++] = p;
+        }
+        weights[next[w]! - 1]! += fieldWeights[field]!;
       }
-      if (lastPost[w] !== p) {
-        lastPost[w] = p;
-        posts[next[w]!++] = p;
-      }
-      weights[next[w]! - 1]! += fieldWeights[field]!;
     }
-  }
+  });
   return { starts, posts, weights };
 }
 

@@ -1,0 +1,122 @@
+import { isTerms, readLens, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
+import fc from 'fast-check';
+import {
+  addFacet,
+  addFavourites,
+  changeKind,
+  dropAlias,
+  duplicateFacet,
+  huesOf,
+  moveFacet,
+  moveTerm,
+  placeFacet,
+  placeSearch,
+  placeTerm,
+  relabelTerm,
+  removeFacet,
+  renameFacet,
+  toggleTerm,
+} from './edits.js';
+
+const field = (key: string, type: FieldDescription['type'], role?: string) =>
+  ({
+    key,
+    label: key,
+    type,
+    role,
+    tree: key === 'place',
+    distinct: 4,
+    filled: 9,
+    samples: [],
+  }) as unknown as FieldDescription;
+const fields = [
+  field('title', 'text', 'title'),
+  field('habitat', 'terms'),
+  field('place', 'terms'),
+  field('seen', 'date', 'published'),
+  field('count', 'number'),
+  field('open', 'boolean'),
+];
+const terms = [
+  { slug: 'coast', parent: null },
+  { slug: 'mudflat', parent: 'coast' },
+  { slug: 'dune', parent: 'coast' },
+  { slug: 'reed', parent: null },
+];
+const lensOf = (config: object): Lens => {
+  const read = readLens(config);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+};
+const empty = lensOf({});
+/** A lens as it comes when nobody has given its facets a colour yet. */
+const plain = lensOf({
+  facets: ['habitat', 'place', 'kind', 'age'].map((key) => ({ key, kind: 'checkboxes', field: key })),
+});
+
+/** One thing done on the Bench. `a` and `b` say to what; an edit that finds nothing to do leaves the lens as it was. */
+interface Step {
+  what: keyof typeof edits;
+  a: number;
+  b: number;
+}
+
+const keyOf = (lens: Lens, at: number) => lens.facets[at % Math.max(1, lens.facets.length)]?.key ?? 'none';
+/** The ways to show a facet of terms. */
+const ways: FacetKind[] = ['checkboxes', 'radios', 'dropdown', 'buttons', 'tree'];
+const slugOf = (at: number) => terms[at % terms.length]!.slug;
+const edits = {
+  add: (lens: Lens, a: number) => addFacet(lens, fields[a % fields.length]!).lens,
+  search: (lens: Lens) => placeSearch(lens, fields)?.lens ?? lens,
+  marked: (lens: Lens) => addFavourites(lens).lens,
+  duplicate: (lens: Lens, a: number) => (lens.facets.length > 0 ? duplicateFacet(lens, keyOf(lens, a)).lens : lens),
+  remove: (lens: Lens, a: number) => removeFacet(lens, keyOf(lens, a)),
+  move: (lens: Lens, a: number, b: number) => moveFacet(lens, keyOf(lens, a), b % 2 === 0 ? 1 : -1),
+  place: (lens: Lens, a: number, b: number) => placeFacet(lens, keyOf(lens, a), keyOf(lens, b)),
+  kind: (lens: Lens, a: number, b: number) => {
+    const facet = lens.facets.find(({ key }) => key === keyOf(lens, a));
+    return facet && isTerms(facet) ? changeKind(lens, facet.key, ways[b % ways.length]!) : lens;
+  },
+  rename: (lens: Lens, a: number, b: number) =>
+    renameFacet(lens, keyOf(lens, a), `own-${a}-${b}-${lens.facets.length}`),
+  alias: (lens: Lens, a: number) => dropAlias(lens, keyOf(lens, a), lens.facets[0]?.aliases[0] ?? ''),
+  hide: (lens: Lens, a: number, b: number) => toggleTerm(lens, keyOf(lens, a), slugOf(b)),
+  label: (lens: Lens, a: number, b: number) => relabelTerm(lens, keyOf(lens, a), slugOf(b), b % 3 === 0 ? ' ' : 'Mine'),
+  term: (lens: Lens, a: number, b: number) => placeTerm(lens, keyOf(lens, a), terms, slugOf(a), slugOf(b)),
+  shift: (lens: Lens, a: number, b: number) => moveTerm(lens, keyOf(lens, a), terms, slugOf(b), a % 2 === 0 ? 1 : -1),
+};
+const whats = Object.keys(edits) as Step['what'][];
+const steps = fc.array(
+  fc.record<Step>({ what: fc.constantFrom(...whats), a: fc.nat({ max: 30 }), b: fc.nat({ max: 30 }) }),
+  { maxLength: 25 },
+);
+const after = (lens: Lens, { what, a, b }: Step) => edits[what](lens, a, b);
+
+test('whatever is done to a lens, it can be kept, and reads back as it is', () => {
+  fc.assert(
+    fc.property(steps, (all) => {
+      const lens = all.reduce(after, empty);
+      const kept: unknown = JSON.parse(JSON.stringify(lens));
+      const names = lens.facets.flatMap(({ key, aliases }) => [key, ...aliases]);
+      expect(new Set(names).size).toBe(names.length);
+      expect(readLens(kept)).toEqual({ ok: true, value: kept });
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('no facet changes its colour by what is done to others', () => {
+  const moving = new Set<Step['what']>(['search', 'add', 'marked', 'duplicate', 'remove', 'move', 'place']);
+  fc.assert(
+    fc.property(steps, (all) => {
+      all.reduce((lens, step) => {
+        const next = after(lens, step);
+        if (!moving.has(step.what)) return next;
+        const [before, now] = [huesOf(lens.facets), huesOf(next.facets)];
+        for (const [key, hue] of now) if (before.has(key)) expect([key, hue]).toEqual([key, before.get(key)]);
+        return next;
+      }, plain);
+    }),
+    { numRuns: 200 },
+  );
+});
