@@ -38,6 +38,7 @@ export * from './why/dead-ends.js';
 export * from './why/explain.js';
 export * from './why/nearest.js';
 export * from './why/preview.js';
+export { type FacetReason, type Miss } from './why/reason.js';
 export * from './why/sieve.js';
 export { changeIndex, type Change } from './index/change.js';
 export { readSnapshot, snapshotVersion, writeSnapshot } from './snapshot/snapshot.js';

@@ -1,10 +1,10 @@
-import { planOf, passQuery } from '../answer/plan.js';
+import { planOf } from '../answer/plan.js';
 import { hasBit } from '../index/bits.js';
-import type { PostIndex } from '../index/post-index.js';
-import { selectionsOf, type Query } from '../model/query.js';
 import { firstOf } from '../index/first-of.js';
-import { byCodeUnits } from '../text/slug.js';
-import { reasonOf, type FacetReason } from './explain.js';
+import type { PostIndex } from '../index/post-index.js';
+import type { Query } from '../model/query.js';
+import { judgeOf, reasonOf } from './judge.js';
+import type { FacetReason } from './reason.js';
 
 /** A post that one facet alone keeps out. */
 export interface NearPost {
@@ -24,37 +24,46 @@ export interface Nearest {
 
 /**
  * The posts that nearly match: those that fail exactly one facet, ranked by how little they miss it.
+ * Cost: a look at every post of the scope, and a measure of each that is near; only those named are told of in words.
  * @param first  how many of them to name; all are counted
  */
 export function nearest(index: PostIndex, query: Query, first = 50): Nearest {
-  const { scope } = planOf(index, query.lens);
-  const { active, each } = passQuery(index, scope, query.lens, selectionsOf(query));
-  const posts = scope.set.list;
-  const sets = each.map((one) => one.bits);
-  const failing = new Array<number>(active.length + 1).fill(0);
-  const alone: Record<string, number> = Object.fromEntries(active.map((facet) => [facet.key, 0]));
-  const near: NearPost[] = [];
-  for (const post of posts) {
+  const { lens, selections } = query;
+  const judges = lens.facets
+    .filter((facet) => selections[facet.key])
+    .map((facet) => judgeOf(index, lens, facet, selections[facet.key]!));
+  const sets = judges.map(({ posts }) => posts.bits);
+  const failing = new Array<number>(judges.length + 1).fill(0);
+  const alone = judges.map(() => 0);
+  // by place among the posts that are near: the post, what keeps it out, and by how much
+  const posts: number[] = [];
+  const facets: number[] = [];
+  const missed: number[] = [];
+  for (const post of planOf(index, lens).scope.set.list) {
     let [failed, last] = [0, -1];
-    for (let f = 0; f < each.length; f++) {
+    for (let f = 0; f < sets.length; f++) {
       if (hasBit(sets[f]!, post)) continue;
       failed++;
       last = f;
     }
     failing[failed]!++;
     if (failed !== 1) continue;
-    const facet = active[last]!;
-    alone[facet.key]!++;
-    near.push({
-      id: index.idOf(post),
-      facet: facet.key,
-      reason: reasonOf(index, query.lens, facet, query.selections[facet.key]!, post),
-    });
+    alone[last]!++;
+    posts.push(post);
+    facets.push(last);
+    missed.push(judges[last]!.misses.by(post) ?? Infinity);
   }
-  const missed = (one: NearPost) => one.reason.miss?.by ?? Infinity;
-  const order = firstOf(near.length, first, (a, b) => {
-    const [x, y] = [missed(near[a]!), missed(near[b]!)];
-    return (x === y ? 0 : x - y) || byCodeUnits(near[a]!.id, near[b]!.id);
+  const { idPlaces } = index;
+  const order = firstOf(posts.length, first, (a, b) => {
+    const [x, y] = [missed[a]!, missed[b]!];
+    return (x === y ? 0 : x - y) || idPlaces[posts[a]!]! - idPlaces[posts[b]!]!;
   });
-  return { failing, alone, posts: order.map((i) => near[i]!) };
+  return {
+    failing,
+    alone: Object.fromEntries(judges.map(({ facet }, f) => [facet.key, alone[f]!])),
+    posts: order.map((i) => {
+      const judge = judges[facets[i]!]!;
+      return { id: index.idOf(posts[i]!), facet: judge.facet.key, reason: reasonOf(judge, posts[i]!, false) };
+    }),
+  };
 }

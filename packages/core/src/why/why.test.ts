@@ -52,6 +52,24 @@ test('the sieve and the near posts add up', () => {
   );
 });
 
+test('near posts are those that `explain` says one facet keeps out, the least missed first', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query }) => {
+      const index = buildIndex(collection);
+      const expected = collection.posts
+        .map(({ id }) => ({ id, why: explain(index, query, index.numberOf(id)!) }))
+        .filter(({ why }) => why.inScope && why.facets.filter((facet) => !facet.passes).length === 1)
+        .map(({ id, why }) => ({ id, reason: why.facets.find((facet) => !facet.passes)! }))
+        .map(({ id, reason }) => ({ id, facet: reason.key, reason, by: reason.miss!.by ?? Infinity }))
+        .sort((a, b) => (a.by === b.by ? (a.id < b.id ? -1 : 1) : a.by - b.by))
+        .map(({ id, facet, reason }) => ({ id, facet, reason }));
+      expect(nearest(index, query, 1000).posts).toEqual(expected);
+      expect(nearest(index, query, 2).posts).toEqual(expected.slice(0, 2));
+    }),
+    { numRuns: 200 },
+  );
+});
+
 const index = buildIndex({
   fields: [
     field('title', 'text', { role: 'title' }),
