@@ -9,7 +9,7 @@ const words = ['tern', 'terns', 'ternery', 'mud', 'muddy', 'gull', 'low', 'tide'
 const size = 600;
 
 // two fields a post, so that a hit in the first weighs three times as much
-const index = (() => {
+function indexOf(size: number) {
   let seed = 7;
   const next = (below: number) => (seed = (seed * 48_271) % 0x7fffffff) % below;
   const texts = Array.from({ length: size }, () =>
@@ -19,7 +19,8 @@ const index = (() => {
     { weight: 3, read: (post) => texts[post]![0]! },
     { weight: 1, read: (post) => texts[post]![1]! },
   ]);
-})();
+}
+const index = indexOf(size);
 const byNumber = (a: number, b: number) => a - b;
 const searches = ['tern', 'ter mud', 'tern gull tide', '"low tide" ter', 'gulk', 'mud -tern'];
 const some = fc.uniqueArray(fc.nat({ max: size - 1 }), { minLength: 1, maxLength: 5 });
@@ -52,4 +53,19 @@ test('the first few are the beginning of them all, with a kernel and without', (
       expect(beside).toEqual(whole.slice(0, first));
     }),
   );
+});
+
+test('a word with more posts than are looked at in one go is weighed in all of them', () => {
+  const many = 9000;
+  const large = indexOf(many);
+  const arena = new Arena(many, 0);
+  const found = search(large, 'ter mud', 'any');
+  const whole = byRelevance(large, found, found.posts, many, byNumber, null);
+  expect(arena.during(() => byRelevance(large, found, found.posts, many, byNumber, arena))).toEqual(whole);
+  // few at a time, they are read one by one
+  for (let i = 0; i < found.posts.count; i += 60) {
+    const few = found.posts.list.subarray(i, i + 60);
+    const expected = whole.filter((post) => post >= few[0]! && post <= few.at(-1)!);
+    expect(byRelevance(large, found, PostSet.ofList(many, few), many, byNumber, null)).toEqual(expected);
+  }
 });

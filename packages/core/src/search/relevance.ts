@@ -102,15 +102,21 @@ function rankByWord(
   const wholes = new Uint8Array(posts.length);
   for (const one of wanted) {
     const [from, to] = one.whole < 0 ? [0, 0] : [starts[one.whole]!, starts[one.whole + 1]!];
+    const takeUp = (start: number, end: number) => {
+      const hits = hitsIn(having.subarray(start, end), bits, arena);
+      for (let h = 0; h < hits.length; h++) {
+        const at = start + hits[h]!;
+        const i = places[having[at]!]!;
+        times[i]! += weights[at]!;
+        if (at >= from && at < to) wholes[i] = 1;
+      }
+    };
     for (const runs of one.met) {
       for (const { first, end } of runs) {
-        const start = starts[first]!;
-        const hits = hitsIn(having.subarray(start, starts[end]), bits, arena);
-        for (let h = 0; h < hits.length; h++) {
-          const at = start + hits[h]!;
-          const i = places[having[at]!]!;
-          times[i]! += weights[at]!;
-          if (at >= from && at < to) wholes[i] = 1;
+        for (let at = starts[first]!; at < starts[end]!; at += atOnce) {
+          const upTo = Math.min(at + atOnce, starts[end]!);
+          if (arena) arena.during(() => takeUp(at, upTo));
+          else takeUp(at, upTo);
         }
       }
     }
@@ -123,6 +129,9 @@ function rankByWord(
     }
   }
 }
+
+/** Posts of a word that are looked at in one go: as many as stay in the caches from when they are copied until then. */
+const atOnce = 8192;
 
 /** The places in a list of the posts that are in a set. */
 function hitsIn(list: Uint32Array, bits: Bits, arena: Arena | null): Uint32Array {
