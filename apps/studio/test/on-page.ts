@@ -1,4 +1,3 @@
-import { readLens, type Lens } from '@ivy/core';
 import { act, type ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 
@@ -69,11 +68,4 @@ export class OnPage {
 function nameOf(control: HTMLElement): string {
   const label = 'labels' in control ? (control as HTMLInputElement).labels?.[0] : undefined;
   return control.getAttribute('aria-label') ?? (label ?? control).textContent.trim();
-}
-
-/** Reads a config that is known to be right. */
-export function lensOf(config: object): Lens {
-  const read = readLens(config);
-  if (!read.ok) throw new Error(JSON.stringify(read.problems));
-  return read.value;
 }

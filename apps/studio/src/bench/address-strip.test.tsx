@@ -1,6 +1,7 @@
 import type { Answer } from '@ivy/core';
 import { MemoryRouter } from 'react-router';
-import { lensOf, OnPage } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
 import { AddressStrip } from './address-strip.js';
 import { huesOf } from './edits.js';
 

@@ -1,4 +1,5 @@
-import { readLens, type FieldDescription, type Lens } from '@ivy/core';
+import type { FieldDescription, Lens } from '@ivy/core';
+import { lensOf } from '../../test/lens-of.js';
 import { benchReducer, startBench, type BenchState } from './bench-state.js';
 import { changesBetween } from './changes.js';
 import {
@@ -21,11 +22,6 @@ import {
 } from './edits.js';
 import { cleanAddress, tokensOf, withoutToken } from './address-tokens.js';
 
-function lensOf(config: object): Lens {
-  const read = readLens(config);
-  if (!read.ok) throw new Error(JSON.stringify(read.problems));
-  return read.value;
-}
 const lens = lensOf({
   facets: ['habitat', 'kind', 'place'].map((key) => ({
     key,

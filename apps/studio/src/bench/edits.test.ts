@@ -1,5 +1,6 @@
 import { isTerms, readLens, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
 import fc from 'fast-check';
+import { lensOf } from '../../test/lens-of.js';
 import {
   addFacet,
   addFavourites,
@@ -43,11 +44,6 @@ const terms = [
   { slug: 'dune', parent: 'coast' },
   { slug: 'reed', parent: null },
 ];
-const lensOf = (config: object): Lens => {
-  const read = readLens(config);
-  if (!read.ok) throw new Error(JSON.stringify(read.problems));
-  return read.value;
-};
 const empty = lensOf({});
 /** A lens as it comes when nobody has given its facets a colour yet. */
 const plain = lensOf({

@@ -1,5 +1,6 @@
 import { type Facet, type FacetKind, type FieldDescription } from '@ivy/core';
-import { lensOf, OnPage } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
 import { KindWiring, ThereWiring } from './kind-wiring.js';
 import { ShowsAs } from './shows-as.js';
 

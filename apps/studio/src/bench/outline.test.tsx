@@ -1,5 +1,6 @@
 import type { FieldDescription } from '@ivy/core';
-import { lensOf, OnPage } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
 import { huesOf } from './edits.js';
 import { Outline } from './outline.js';
 

@@ -1,5 +1,6 @@
 import type { Lens } from '@ivy/core';
-import { lensOf, OnPage } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
 import { ResultsWiring } from './results-wiring.js';
 
 const page = new OnPage();

@@ -1,5 +1,6 @@
 import type { TermFacet } from '@ivy/core';
-import { lensOf, OnPage } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
 import type { TermView } from '../api/types.js';
 import { TermsList } from './terms-list.js';
 

@@ -1,6 +1,7 @@
 import type { Lens } from '@ivy/core';
 import { act } from 'react';
-import { lensOf, OnPage } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
 import type { LensView } from '../api/types.js';
 import { useSaving } from './use-saving.js';
 

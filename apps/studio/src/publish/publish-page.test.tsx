@@ -1,5 +1,5 @@
 import { BesideServer } from '../../test/beside-server.js';
-import { lensOf } from '../../test/on-page.js';
+import { lensOf } from '../../test/lens-of.js';
 import type { LensView, ReleaseView } from '../api/types.js';
 import { PublishPage } from './publish-page.js';
 
