@@ -1,5 +1,5 @@
 import { readAddress } from '../src/address/read.js';
-import { buildIndex } from '../src/index/post-index.js';
+import { buildIndex } from '../src/index/build.js';
 import type { Lens } from '../src/model/lens.js';
 import type { Collection, Post, Term } from '../src/model/post.js';
 import type { Query } from '../src/model/query.js';

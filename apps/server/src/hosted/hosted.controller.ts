@@ -29,9 +29,9 @@ export class HostedController {
   }
 
   async #send(slug: string, which: 'release' | 'draft', request: FastifyRequest, reply: FastifyReply): Promise<void> {
-    const ready = await this.service.ready(slug, which);
-    const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
     const address = queryOf(request);
+    const ready = await this.service.ready(slug, which, address);
+    const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
     const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index);
     if (joined !== null) {
       void reply.redirect(joined === '' ? path : `${path}?${joined}`, 303);

@@ -18,7 +18,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release');
+    const ready = await this.service.ready(slug, 'release', queryOf(request));
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
     return sent(request, reply, await this.service.written(ready, 'results', queryOf(request)));
@@ -31,7 +31,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release');
+    const ready = await this.service.ready(slug, 'release', queryOf(request));
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
     return sent(request, reply, await this.service.written(ready, 'listing', queryOf(request)));
@@ -44,7 +44,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Results | void> {
-    const ready = await this.service.ready(slug, 'draft');
+    const ready = await this.service.ready(slug, 'draft', queryOf(request));
     if (!isFresh(request, reply, ready.etag)) return this.service.results(ready, queryOf(request));
   }
 
@@ -55,7 +55,7 @@ export class ResultsController {
     @Param('postId') postId: string,
     @Req() request: FastifyRequest,
   ): Promise<Explanation> {
-    return this.service.why(await this.service.ready(slug, 'release'), postId, queryOf(request));
+    return this.#why(slug, 'release', postId, request);
   }
 
   @Get('draft/why/:postId')
@@ -65,7 +65,12 @@ export class ResultsController {
     @Param('postId') postId: string,
     @Req() request: FastifyRequest,
   ): Promise<Explanation> {
-    return this.service.why(await this.service.ready(slug, 'draft'), postId, queryOf(request));
+    return this.#why(slug, 'draft', postId, request);
+  }
+
+  async #why(slug: string, which: 'release' | 'draft', postId: string, request: FastifyRequest): Promise<Explanation> {
+    const address = queryOf(request);
+    return this.service.why(await this.service.ready(slug, which, address), postId, address);
   }
 
   @Post('draft/trial')

@@ -1,11 +1,11 @@
 import {
   answerAddress,
   explain,
+  isSearch,
   maxAddress,
   pageSettings,
   readAddress,
   tryLens,
-  warming,
   zoneDays,
   type Answer,
   type Explanation,
@@ -19,6 +19,7 @@ import { Changes } from '../shared/changes.js';
 import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
 import { LensKeeper, type KeptLens } from './lens-keeper.js';
 import { LensesService } from './lenses.service.js';
+import { WorkAhead } from './work-ahead.js';
 import { writeAnswer, WrittenAnswers, type WrittenAnswer } from './written-answers.js';
 
 /** The body of `results`: the answer, and which lens gave it. */
@@ -42,13 +43,10 @@ export interface Ready {
   etag: string;
 }
 
-/** How long, in ms, work ahead may keep others waiting; one step of it may take longer. */
-const warmingSlice = 1;
-
 @Injectable()
 export class ResultsService {
   readonly #log = new Logger(ResultsService.name);
-  readonly #warmed = new WeakMap<KeptIndex, WeakSet<Lens>>();
+  readonly #ahead = new WeakMap<KeptIndex, WeakMap<Lens, WorkAhead>>();
   readonly #written = new WrittenAnswers(64 * 1024 * 1024);
 
   constructor(
@@ -63,12 +61,12 @@ export class ResultsService {
     });
   }
 
-  async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
+  /** @param address  what will be asked: a search has to wait for words */
+  async ready(slug: string, which: 'release' | 'draft', address = ''): Promise<Ready> {
     const kept = await this.keeper.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
-    if (which === 'release') {
-      this.#warm(kept, posts).catch((error: unknown) => this.#log.error(`Work ahead failed: ${String(error)}`));
-    }
+    const ahead = this.#workAhead(kept, posts, which);
+    await (searches(kept.lens, address) ? ahead.words() : ahead.columns);
     return {
       kept,
       posts,
@@ -76,22 +74,20 @@ export class ResultsService {
     };
   }
 
-  /**
-   * Does ahead what the first answers of a release would be slow by, once an index, and keeps what it made. Those who
-   * ask meanwhile are let in between.
-   */
-  async #warm(kept: KeptLens, posts: KeptIndex): Promise<void> {
-    let lenses = this.#warmed.get(posts);
-    if (!lenses) this.#warmed.set(posts, (lenses = new WeakSet()));
-    if (lenses.has(kept.lens)) return;
-    lenses.add(kept.lens);
-    const steps = warming(posts.index, kept.lens);
-    for (let since = performance.now(); !steps.next().done;) {
-      if (performance.now() - since < warmingSlice) continue;
-      await new Promise((next) => setImmediate(next));
-      since = performance.now();
-    }
-    this.indexes.save(kept.sourceId, posts);
+  /** Work ahead begins with the first who asks. Of a release all is done, and the index kept with what was made. */
+  #workAhead({ sourceId, lens }: KeptLens, posts: KeptIndex, which: 'release' | 'draft'): WorkAhead {
+    let byLens = this.#ahead.get(posts);
+    if (!byLens) this.#ahead.set(posts, (byLens = new WeakMap<Lens, WorkAhead>()));
+    let ahead = byLens.get(lens);
+    if (ahead) return ahead;
+    byLens.set(lens, (ahead = new WorkAhead(posts.index, lens)));
+    const all = which === 'release' ? ahead.counts().then(() => this.indexes.save(sourceId, posts)) : ahead.columns;
+    all.catch((error: unknown) => {
+      // whoever asks next tries again
+      byLens.delete(lens);
+      this.#log.error(`Work ahead failed: ${String(error)}`);
+    });
+    return ahead;
   }
 
   /** The body of `results` as it is sent. Answers that are asked for again and again are written once. */
@@ -131,6 +127,11 @@ export class ResultsService {
     checkLength(body.address);
     return tryLens(posts.index, config, row.source.slug, body.address, Date.now());
   }
+}
+
+/** Whether an address may search: to wait for words in vain does no harm. */
+function searches({ facets }: Lens, address: string): boolean {
+  return facets.some((facet) => isSearch(facet) && address.includes(facet.key));
 }
 
 /** A lens that shuffles, or whose addresses may say “the last 30 days”, answers differently from day to day. */

@@ -1,20 +1,20 @@
 import {
-  buildIndex,
   DamagedSnapshot,
+  IndexBuilder,
   readSnapshot,
   writeSnapshot,
-  type Collection,
+  type Post,
   type PostIndex,
   type Term,
 } from '@ivy/core';
 import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource, EntityManager } from 'typeorm';
-import { PostRow } from '../database/post.entity.js';
 import { Snapshot } from '../database/snapshot.entity.js';
 import { Source } from '../database/source.entity.js';
 import { TermRow } from '../database/term.entity.js';
 import { Changes } from '../shared/changes.js';
+import { inTurns } from '../shared/turns.js';
 
 /** An index and the revision of the source it was made from. */
 export interface KeptIndex {
@@ -106,15 +106,24 @@ export class IndexKeeper implements OnModuleDestroy {
   }
 }
 
-async function build(manager: EntityManager, { id: sourceId, fields }: Source): Promise<PostIndex> {
-  const terms = await manager.find(TermRow, { where: { sourceId }, order: { field: 'ASC', position: 'ASC' } });
-  const posts = await manager
-    .createQueryBuilder(PostRow, 'post')
-    .select(['post.id AS id', 'post.values AS values'])
-    .where('post.source_id = :sourceId', { sourceId })
-    .orderBy('post.position')
-    .getRawMany<Collection['posts'][number]>();
-  return buildIndex({ fields, taxonomies: taxonomiesOf(terms), posts });
+/** Posts that are read in one go: few enough that others need not wait for them to be taken apart. */
+const readTogether = 500;
+
+/** Makes an index from the posts of a source as they come, so that they are never in memory all at once. */
+async function build(manager: EntityManager, { id, fields, posts: size }: Source): Promise<PostIndex> {
+  const terms = await manager.find(TermRow, { where: { sourceId: id }, order: { field: 'ASC', position: 'ASC' } });
+  const builder = new IndexBuilder(fields, taxonomiesOf(terms), size);
+  await manager.query(
+    'DECLARE every_post NO SCROLL CURSOR FOR SELECT id, "values" FROM post WHERE source_id = $1 ORDER BY position',
+    [id],
+  );
+  for (;;) {
+    const posts: Post[] = await manager.query(`FETCH ${readTogether} FROM every_post`);
+    if (posts.length === 0) break;
+    builder.add(posts);
+  }
+  await manager.query('CLOSE every_post');
+  return inTurns(builder.finishing());
 }
 
 function taxonomiesOf(rows: readonly TermRow[]): Record<string, Term[]> {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { actualAnswer, expectedAnswer } from '../../test/reference.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import type { Answer, Option } from '../model/answer.js';
 import { isTerms } from '../model/lens.js';
 import type { Collection } from '../model/post.js';

@@ -1,6 +1,6 @@
 import { field, lensOf } from '../../test/arbitrary.js';
 import { readAddress } from '../address/read.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import type { TermFacet } from '../model/lens.js';
 import { answer } from './answer.js';
 import { arrangeTerms } from './term-order.js';

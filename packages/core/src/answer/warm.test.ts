@@ -1,5 +1,5 @@
 import { field, lensOf } from '../../test/arbitrary.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import type { SearchFacet } from '../model/lens.js';
 import type { Collection } from '../model/post.js';
 import { textIndexOf } from './passing.js';

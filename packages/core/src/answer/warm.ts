@@ -1,28 +1,35 @@
 import type { PostIndex } from '../index/post-index.js';
 import { finished, type Steps } from '../index/steps.js';
 import { postsUnder } from '../index/term-column.js';
-import { isSearch, type Lens } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, type Lens } from '../model/lens.js';
 import { Counted } from './counting.js';
 import { weighedFields } from './passing.js';
 import { commonCounts, planOf, withScratch } from './plan.js';
-import { isByNumber } from './range-parts.js';
+import { isByNumber, rangeColumns } from './range-parts.js';
 
-/**
- * Works out ahead what the first answers of a lens would otherwise wait for: its columns, words, and the counts under
- * each common term. Answers are the same without.
- */
-export function warm(index: PostIndex, lens: Lens): void {
-  finished(warming(index, lens));
+// What an answer needs is made when one first asks for it. A process that has others to answer meanwhile makes it ahead,
+// step by step, and may stop after each, or for good: answers are the same.
+
+/** Makes what every answer of a lens needs, a column at a time. */
+export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
+  for (const facet of lens.facets) {
+    if (isRange(facet)) rangeColumns(index, lens, facet);
+    else if (!isSearch(facet) && !isFavourites(facet)) index.column(facet.field);
+    yield;
+  }
+  planOf(index, lens);
+  yield;
 }
 
-/** The same step by step, for a process that has others to answer meanwhile: it may stop after each, or for good. */
-export function* warming(index: PostIndex, lens: Lens): Steps<void> {
+/** Makes the words that the searches of a lens look in. */
+export function* wording(index: PostIndex, lens: Lens): Steps<void> {
+  for (const facet of lens.facets) if (isSearch(facet)) yield* index.makingText(weighedFields(index, facet));
+}
+
+/** Counts under each common term of a lens. */
+export function* counting(index: PostIndex, lens: Lens): Steps<void> {
   const plan = planOf(index, lens);
   yield;
-  for (const facet of lens.facets) {
-    if (!isSearch(facet)) continue;
-    yield* index.makingText(weighedFields(index, facet));
-  }
   for (const { terms } of plan.facets) {
     if (!terms) continue;
     const { column } = terms;
@@ -39,4 +46,16 @@ export function* warming(index: PostIndex, lens: Lens): Steps<void> {
       yield;
     }
   }
+}
+
+/** All three. */
+export function* warming(index: PostIndex, lens: Lens): Steps<void> {
+  yield* preparing(index, lens);
+  yield* wording(index, lens);
+  yield* counting(index, lens);
+}
+
+/** All three at once. */
+export function warm(index: PostIndex, lens: Lens): void {
+  finished(warming(index, lens));
 }

@@ -3,7 +3,8 @@ import { asked, field } from '../../test/arbitrary.js';
 import { answer } from '../answer/answer.js';
 import type { Collection, Post } from '../model/post.js';
 import { changeIndex } from './change.js';
-import { buildIndex, type PostIndex } from './post-index.js';
+import { buildIndex } from './build.js';
+import type { PostIndex } from './post-index.js';
 
 /** Posts that change: some take another's values, some are new, some go. */
 const changes = fc.record({

@@ -1,9 +1,9 @@
 import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
-import { plainField, type Collection, type Field, type Post, type Term, type Value } from '../model/post.js';
+import { plainField, type Field, type Post, type Term, type Value } from '../model/post.js';
 import { indexingTexts, searchText, type TextIndex } from '../search/text-index.js';
 import { Arena } from '../kernel/arena.js';
-import { packPosts, type PostStore } from '../store/post-store.js';
+import type { PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
 import { textAt } from '../store/texts.js';
 import { numbersOf, valueAt, type Values } from '../store/values.js';
@@ -329,16 +329,4 @@ export class PostIndex implements Vocabulary {
     if (!this.#made.has(name)) this.#made.set(name, make());
     return this.#made.get(name) as T;
   }
-}
-
-/** Builds an index from a source's contents; `arenaFrom` as for the index. */
-export function buildIndex({ fields, taxonomies, posts }: Collection, arenaFrom?: number): PostIndex {
-  const lists = new Map(fields.map((field) => [field.key, termListOf(field, taxonomies[field.key])]));
-  return new PostIndex(
-    fields,
-    taxonomies,
-    packPosts(fields, (key) => lists.get(key) ?? null, posts),
-    [],
-    arenaFrom,
-  );
 }

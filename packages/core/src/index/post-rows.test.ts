@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { field } from '../../test/arbitrary.js';
 import { largeCollection } from '../../test/large.js';
-import { buildIndex } from './post-index.js';
+import { buildIndex } from './build.js';
 import { numbersIn, RowCounts, type RowColumn } from './post-rows.js';
 import { PostSet } from './post-set.js';
 import { countTermsOf, type TermColumn } from './term-column.js';

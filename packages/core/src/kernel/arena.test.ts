@@ -16,7 +16,7 @@ const expected = queries.map((query) => expectedAnswer(collection, query));
 async function engineWith(assembly: object | undefined) {
   jest.resetModules();
   globals.WebAssembly = assembly;
-  const { buildIndex } = await import('../index/post-index.js');
+  const { buildIndex } = await import('../index/build.js');
   const { answer } = await import('../answer/answer.js');
   const { makeKernel } = await import('./kernel.js');
   return { buildIndex, answer, makeKernel };

@@ -2,7 +2,7 @@ import { field, lensOf } from '../../test/arbitrary.js';
 import { describeFields } from '../fields/describe.js';
 import { discoverFields } from '../fields/discover.js';
 import { readPosts } from '../fields/read-posts.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import { lensSchema, readLens } from '../model/lens.js';
 import { cardParts } from './card.js';
 import { checkLens } from './check.js';

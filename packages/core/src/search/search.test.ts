@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { edits } from '../../test/reference.js';
 import { field, lensOf } from '../../test/arbitrary.js';
 import { answer } from '../answer/answer.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import type { Post } from '../model/post.js';
 import { editDistance, respell } from './respell.js';
 

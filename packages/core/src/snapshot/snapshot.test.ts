@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asked, collection } from '../../test/arbitrary.js';
 import { answer } from '../answer/answer.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import type { Post } from '../model/post.js';
 import { DamagedSnapshot } from './bytes.js';
 import { readSnapshot, writeSnapshot } from './snapshot.js';

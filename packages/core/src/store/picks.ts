@@ -9,7 +9,7 @@ export function fresh(pick: number): number {
   return ~pick;
 }
 
-type Numbers = Uint8Array | Int16Array | Uint16Array | Uint32Array | Int32Array | Float32Array | Float64Array;
+export type Numbers = Uint8Array | Int16Array | Uint16Array | Uint32Array | Int32Array | Float32Array | Float64Array;
 
 /** Where a run of rows that stand in a row in an old list ends: of most picks most rows do, and are copied in one go. */
 export function endOfRun(picks: Picks, start: number): number {
@@ -33,7 +33,7 @@ export function pickNumbers<N extends Numbers>(into: N, old: N, added: N, picks:
 }
 
 /** Numbers as one of four kinds by how wide they are: a loop over more kinds is compiled for none of them. */
-function asWide(numbers: Numbers): Uint8Array | Uint16Array | Int32Array | Float64Array {
+export function asWide(numbers: Numbers): Uint8Array | Uint16Array | Int32Array | Float64Array {
   const { buffer, byteOffset, length, BYTES_PER_ELEMENT } = numbers;
   if (BYTES_PER_ELEMENT === 1) return new Uint8Array(buffer, byteOffset, length);
   if (BYTES_PER_ELEMENT === 2) return new Uint16Array(buffer, byteOffset, length);

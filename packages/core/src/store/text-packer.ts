@@ -1,3 +1,4 @@
+import { trimmed, withRoom } from './growing.js';
 import type { Texts } from './texts.js';
 
 // part of every browser and of Node; no library of the language's own standard declares it
@@ -5,14 +6,17 @@ declare const TextEncoder: new () => { encodeInto(text: string, into: Uint8Array
 
 const encoder = new TextEncoder();
 
+/** So many texts are put together for the encoder, which takes longer to be called than to do its work. */
+const together = 32;
+
 /** Puts texts into one run of bytes. Halves of letters outside the basic plane that stand alone become U+FFFD. */
 export class TextPacker {
-  readonly #starts: Uint32Array;
-  #bytes: Uint8Array<ArrayBuffer>;
+  #starts: Uint32Array;
+  #bytes: Uint8Array;
   #size = 0;
   #end = 0;
 
-  /** @param size  how many texts there will be */
+  /** @param size  how many texts there will be, if that is known */
   constructor(size: number) {
     this.#starts = new Uint32Array(size + 1);
     this.#bytes = new Uint8Array(1024 + size * 16);
@@ -20,22 +24,44 @@ export class TextPacker {
 
   /** The empty text is none. */
   add(text: string): void {
-    // UTF-8 takes at most three bytes for a UTF-16 unit
-    const most = this.#end + text.length * 3;
-    if (most > this.#bytes.length) this.#grow(most * 2);
-    const plain = putPlain(text, this.#bytes, this.#end);
-    this.#end = plain < 0 ? this.#end + encoder.encodeInto(text, this.#bytes.subarray(this.#end)).written : plain;
+    this.#starts = withRoom(this.#starts, this.#size + 2);
+    this.#put(text);
+  }
+
+  /** Many texts in one go. */
+  addAll(count: number, textOf: (i: number) => string): void {
+    this.#starts = withRoom(this.#starts, this.#size + 1 + count);
+    const texts: string[] = [];
+    for (let i = 0; i < count; i += together) {
+      texts.length = Math.min(together, count - i);
+      for (let j = 0; j < texts.length; j++) texts[j] = textOf(i + j);
+      if (!this.#putPlain(texts)) for (const text of texts) this.#put(text);
+    }
+  }
+
+  /** Texts of plain ASCII, each as many bytes as it has letters; false for any other. */
+  #putPlain(texts: readonly string[]): boolean {
+    const all = texts.join('');
+    if (this.#encoded(all) !== all.length) return false;
+    for (const text of texts) this.#starts[++this.#size] = this.#end += text.length;
+    return true;
+  }
+
+  #put(text: string): void {
+    this.#end += this.#encoded(text);
     this.#starts[++this.#size] = this.#end;
   }
 
-  #grow(size: number): void {
-    const more = new Uint8Array(size);
-    more.set(this.#bytes);
-    this.#bytes = more;
+  /** Writes a text after those that are there, and gives how many bytes that takes. */
+  #encoded(text: string): number {
+    // UTF-8 takes at most three bytes for a UTF-16 unit
+    this.#bytes = withRoom(this.#bytes, this.#end + text.length * 3);
+    const short = putShort(text, this.#bytes, this.#end);
+    return short >= 0 ? short : encoder.encodeInto(text, this.#bytes.subarray(this.#end)).written;
   }
 
   done(): Texts {
-    return { starts: this.#starts, bytes: this.#bytes.slice(0, this.#end) };
+    return { starts: trimmed(this.#starts, this.#size + 1), bytes: trimmed(this.#bytes, this.#end) };
   }
 }
 
@@ -44,21 +70,21 @@ const longText = 120;
 
 /**
  * Short texts of plain ASCII letter by letter: to call the encoder takes longer than they do.
- * @returns where the text ends; -1 for one that is not such
+ * @returns how many bytes that is; -1 for one that is not such
  */
-function putPlain(text: string, bytes: Uint8Array, end: number): number {
+function putShort(text: string, bytes: Uint8Array, end: number): number {
   if (text.length > longText) return -1;
   for (let i = 0; i < text.length; i++) {
     const unit = text.charCodeAt(i);
     if (unit > 0x7f) return -1;
     bytes[end + i] = unit;
   }
-  return end + text.length;
+  return text.length;
 }
 
 /** Puts `size` texts into bytes; no text is the empty one. */
 export function packTexts(size: number, textOf: (i: number) => string | undefined): Texts {
   const packer = new TextPacker(size);
-  for (let i = 0; i < size; i++) packer.add(textOf(i) ?? '');
+  packer.addAll(size, (i) => textOf(i) ?? '');
   return packer.done();
 }

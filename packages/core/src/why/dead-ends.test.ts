@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asked } from '../../test/arbitrary.js';
 import { expectedAnswer, has, termsOf } from '../../test/reference.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import { isFavourites, isRange, isSearch, isSingle, isTerms, type Facet } from '../model/lens.js';
 import type { Query, Selection } from '../model/query.js';
 import { deadEnds } from './dead-ends.js';

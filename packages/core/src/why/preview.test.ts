@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { expectedAnswer } from '../../test/reference.js';
-import { buildIndex } from '../index/post-index.js';
+import { buildIndex } from '../index/build.js';
 import { isSearch, isTerms } from '../model/lens.js';
 import type { Query } from '../model/query.js';
 import { preview } from './preview.js';
