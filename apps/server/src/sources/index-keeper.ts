@@ -1,7 +1,7 @@
 import {
   DamagedSnapshot,
   IndexBuilder,
-  readSnapshot,
+  readingSnapshot,
   writeSnapshot,
   type Post,
   type PostIndex,
@@ -10,7 +10,6 @@ import {
 import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource, EntityManager } from 'typeorm';
-import { Snapshot } from '../database/snapshot.entity.js';
 import { Source } from '../database/source.entity.js';
 import { TermRow } from '../database/term.entity.js';
 import { Changes } from '../shared/changes.js';
@@ -88,22 +87,43 @@ export class IndexKeeper implements OnModuleDestroy {
     return this.database.transaction('REPEATABLE READ', async (manager) => {
       const source = await manager.findOneByOrFail(Source, { id: sourceId });
       const { revision } = source;
-      const snapshot = await manager.findOneBy(Snapshot, { sourceId, revision });
-      const index = snapshot && this.#read(snapshot);
+      const bytes = await snapshotOf(manager, sourceId, revision);
+      const index = bytes && (await this.#read(bytes));
       if (index) return { revision, index, keptTexts: index.texts.length };
       return { revision, index: await build(manager, source), keptTexts: -1 };
     });
   }
 
-  #read({ bytes }: Snapshot): PostIndex | null {
+  async #read(bytes: Uint8Array): Promise<PostIndex | null> {
     try {
-      return readSnapshot(bytes);
+      return await inTurns(readingSnapshot(bytes));
     } catch (error) {
       if (!(error instanceof DamagedSnapshot)) throw error;
       this.#log.warn(`A kept index is not used, and made anew: ${error.message}`);
       return null;
     }
   }
+}
+
+/** Bytes of a snapshot that are read in one go: they come as text, and to turn many megabytes into bytes takes long. */
+const pieceBytes = 1 << 20;
+
+/** Null where there is none of this revision. */
+async function snapshotOf(manager: EntityManager, sourceId: string, revision: number): Promise<Uint8Array | null> {
+  const [found]: { size: number }[] = await manager.query(
+    'SELECT length(bytes) AS size FROM snapshot WHERE source_id = $1 AND revision = $2',
+    [sourceId, revision],
+  );
+  if (!found) return null;
+  const bytes = new Uint8Array(found.size);
+  for (let at = 0; at < bytes.length; at += pieceBytes) {
+    const [piece]: { bytes: Buffer }[] = await manager.query(
+      'SELECT substring(bytes FROM $2 FOR $3) AS bytes FROM snapshot WHERE source_id = $1',
+      [sourceId, at + 1, pieceBytes],
+    );
+    bytes.set(piece!.bytes, at);
+  }
+  return bytes;
 }
 
 /** Posts that are read in one go: few enough that others need not wait for them to be taken apart. */
@@ -113,10 +133,10 @@ const readTogether = 500;
 async function build(manager: EntityManager, { id, fields, posts: size }: Source): Promise<PostIndex> {
   const terms = await manager.find(TermRow, { where: { sourceId: id }, order: { field: 'ASC', position: 'ASC' } });
   const builder = new IndexBuilder(fields, taxonomiesOf(terms), size);
-  await manager.query(
-    'DECLARE every_post NO SCROLL CURSOR FOR SELECT id, "values" FROM post WHERE source_id = $1 ORDER BY position',
-    [id],
-  );
+  // in any order: the index has one of its own
+  await manager.query('DECLARE every_post NO SCROLL CURSOR FOR SELECT id, "values" FROM post WHERE source_id = $1', [
+    id,
+  ]);
   for (;;) {
     const posts: Post[] = await manager.query(`FETCH ${readTogether} FROM every_post`);
     if (posts.length === 0) break;

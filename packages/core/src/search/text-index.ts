@@ -119,17 +119,8 @@ function* indexingTokens(
   return yield* indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights);
 }
 
-/** As `indexTokens`, of words that are sorted and all in use. */
-export function indexSortedTokens(
-  vocabulary: readonly string[],
-  tokenStarts: Uint32Array,
-  tokens: Int32Array,
-  fieldWeights: readonly number[],
-): TextIndex {
-  return finished(indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights));
-}
-
-function* indexingSortedTokens(
+/** As `indexTokens`, of words that are sorted and all in use, step by step. */
+export function* indexingSortedTokens(
   vocabulary: readonly string[],
   tokenStarts: Uint32Array,
   tokens: Int32Array,

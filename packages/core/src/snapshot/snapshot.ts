@@ -1,6 +1,7 @@
 import { PostIndex, type KeptText } from '../index/post-index.js';
+import { finished, type Steps } from '../index/steps.js';
 import type { Field, Term } from '../model/post.js';
-import { fieldEnd, indexSortedTokens, type TextIndex } from '../search/text-index.js';
+import { fieldEnd, indexingSortedTokens, type TextIndex } from '../search/text-index.js';
 import { packTexts } from '../store/text-packer.js';
 import { textAt, type Texts } from '../store/texts.js';
 import type { Values } from '../store/values.js';
@@ -43,12 +44,19 @@ export function writeSnapshot(index: PostIndex): Uint8Array<ArrayBuffer> {
  * @throws {DamagedSnapshot} of bytes that are not what was written, or of another version
  */
 export function readSnapshot(bytes: Uint8Array): PostIndex {
+  return finished(readingSnapshot(bytes));
+}
+
+/** `readSnapshot` step by step. To look whether the bytes are whole is one step. */
+export function* readingSnapshot(bytes: Uint8Array): Steps<PostIndex> {
   const { body, arrays } = readBytes(snapshotVersion, bytes) as { body: Body; arrays: NumberArray[] };
+  yield;
   const from = new Taker(arrays);
   const byId = from.take(Uint32Array);
   const ids = takeTexts(from);
   const values = new Map(body.values.map(([key, form]) => [key, takeValues(from, form)]));
-  const texts = body.texts.map((fields): KeptText => ({ fields, text: takeWords(from, fields) }));
+  const texts: KeptText[] = [];
+  for (const fields of body.texts) texts.push({ fields, text: yield* takingWords(from, fields) });
   return new PostIndex(body.fields, body.taxonomies, { size: body.size, ids, byId, values }, texts);
 }
 
@@ -118,12 +126,13 @@ function putWords(arrays: NumberArray[], { vocabulary, tokenStarts, tokens }: Te
   );
 }
 
-function takeWords(from: Taker, fields: KeptText['fields']): TextIndex {
+function* takingWords(from: Taker, fields: KeptText['fields']): Steps<TextIndex> {
   const words = takeTexts(from);
   const vocabulary = Array.from({ length: words.starts.length - 1 }, (_, w) => textAt(words, w));
   const tokenStarts = from.take(Uint32Array);
   const tokens = from.take<Uint16Array | Uint32Array>(Uint16Array, Uint32Array);
-  return indexSortedTokens(
+  yield;
+  return yield* indexingSortedTokens(
     vocabulary,
     tokenStarts,
     tokens instanceof Uint32Array ? new Int32Array(tokens.buffer, tokens.byteOffset, tokens.length) : widened(tokens),
