@@ -1,35 +1,47 @@
-// What a server does with an index it keeps: loads its snapshot, and makes the index after a change. Measured in a process
-// of its own that holds no posts as objects, as a server holds none: here they would be looked through again and again
-// while memory is tidied up.
+// What a server does with the posts of a source: builds its index from them, cuts their words, loads a snapshot, and makes
+// the index after a change. Measured in a process of its own that holds no posts as objects, as a server holds none: here
+// they would be looked through again and again while memory is tidied up. Posts come some at a time, as from a database;
+// to read them is not counted.
 //
-// node bench/kept.mjs FOLDER: reads what `measureKept` put there and prints what it took, in milliseconds.
+// node bench/kept.mjs FOLDER: reads what `measureKept` put there and prints what each took, in milliseconds.
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { closeSync, mkdtempSync, openSync, readFileSync, rmSync, writeFileSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import {
   answer,
   changeIndex,
+  finished,
+  IndexBuilder,
   readAddress,
   readLens,
   readSnapshot,
   writeSnapshot,
 } from '../packages/core/dist/index.js';
-import { lensConfig } from './posts.mjs';
+import { lensConfig, makeSearches } from './posts.mjs';
 import { median, ready } from './timing.mjs';
 
-/** @returns the size of a snapshot in bytes, and milliseconds to load it and to make the index after a change of 1 in 100 */
+/** Posts that come at once, as from the server's database. */
+const together = 500;
+
+/**
+ * @param index  of the collection, with its words
+ * @returns the size of a snapshot in bytes, and milliseconds to build, to cut words, to load the snapshot, and to make the
+ *   index after a change of 1 in 100 posts
+ */
 export function measureKept(collection, index) {
-  const { posts } = collection;
+  const { fields, taxonomies, posts } = collection;
   const folder = mkdtempSync(join(tmpdir(), 'ivy-lens-bench-'));
+  const put = (name, what) => writeFileSync(join(folder, name), what);
   try {
     const bytes = writeSnapshot(index);
     const share = Math.max(1, Math.round(posts.length / 100));
     const last = (i) => posts[posts.length - 1 - i].values;
-    const upsert = posts.slice(0, share).map(({ id }, i) => ({ id, values: last(i) }));
-    writeFileSync(join(folder, 'snapshot'), bytes);
-    writeFileSync(join(folder, 'upsert.json'), JSON.stringify(upsert));
+    put('snapshot', bytes);
+    put('upsert.json', JSON.stringify(posts.slice(0, share).map(({ id }, i) => ({ id, values: last(i) }))));
+    put('head.json', JSON.stringify({ fields, taxonomies, size: posts.length }));
+    putPosts(join(folder, 'posts.jsonl'), posts);
     const { stdout, stderr, status } = spawnSync(process.execPath, [fileURLToPath(import.meta.url), folder]);
     if (status !== 0) throw new Error(String(stderr));
     return { size: bytes.length, share, ...JSON.parse(String(stdout)) };
@@ -38,16 +50,66 @@ export function measureKept(collection, index) {
   }
 }
 
+/** A line for each lot of posts. */
+function putPosts(path, posts) {
+  const file = openSync(path, 'w');
+  for (let at = 0; at < posts.length; at += together) {
+    writeSync(file, `${JSON.stringify(posts.slice(at, at + together))}\n`);
+  }
+  closeSync(file);
+}
+
 function measure(folder) {
+  const read = (name) => readFileSync(join(folder, name));
   const lens = readLens(lensConfig).value;
-  const bytes = new Uint8Array(readFileSync(join(folder, 'snapshot')));
-  const upsert = JSON.parse(readFileSync(join(folder, 'upsert.json'), 'utf8'));
+  const bytes = new Uint8Array(read('snapshot'));
+  const upsert = JSON.parse(String(read('upsert.json')));
   const load = () => ready(lens, readSnapshot(bytes));
   const index = load();
   const change = () => ready(lens, changeIndex(index, { upsert, remove: [] }));
   const found = answer(change(), readAddress('', lens, index).query).total;
   if (found !== index.size) throw new Error(`${found} posts after the change, ${index.size} before.`);
-  return { load: median(load), change: median(change) };
+  const { builds, words } = measureBuilds(lens, JSON.parse(String(read('head.json'))), read('posts.jsonl'), bytes);
+  return { build: middle(builds), words: middle(words), load: median(load), change: median(change) };
+}
+
+/** Builds five times, or once where that takes long; each time the index is to be the one that was kept. */
+function measureBuilds(lens, { fields, taxonomies, size }, posts, kept) {
+  const [builds, words] = [[], []];
+  for (let round = 0; round < (size > 200_000 ? 1 : 5); round++) {
+    const builder = new IndexBuilder(fields, taxonomies, size);
+    let took = 0;
+    const timed = (work) => {
+      const start = performance.now();
+      const made = work();
+      took += performance.now() - start;
+      return made;
+    };
+    for (const line of linesOf(posts)) {
+      const lot = JSON.parse(line);
+      timed(() => builder.add(lot));
+    }
+    const index = timed(() => ready(lens, finished(builder.finishing())));
+    builds.push(took);
+    const { query } = readAddress(makeSearches(1)[0].address, lens, index);
+    const start = performance.now();
+    answer(index, query);
+    words.push(performance.now() - start);
+    if (Buffer.compare(writeSnapshot(index), kept) !== 0) throw new Error('It was built otherwise than in one go.');
+  }
+  return { builds, words };
+}
+
+function* linesOf(bytes) {
+  for (let start = 0; start < bytes.length;) {
+    const end = bytes.indexOf(10, start);
+    yield bytes.toString('utf8', start, end);
+    start = end + 1;
+  }
+}
+
+function middle(all) {
+  return all.sort((a, b) => a - b)[all.length >> 1];
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) console.log(JSON.stringify(measure(process.argv[2])));

@@ -1,4 +1,5 @@
 // What all parts of the bench measure with.
+import { readFileSync } from 'node:fs';
 
 /** Makes what the index makes when first asked, so that no query is the first. */
 export function ready(lens, index) {
@@ -24,4 +25,26 @@ export function median(run) {
 export function quantiles(all) {
   all.sort((a, b) => a - b);
   return { p50: all[all.length >> 1], p95: all[Math.floor(all.length * 0.95)] };
+}
+
+/** Processor time in ticks, as Linux counts it: what was used here, and what was wanted but given to other machines. */
+function ticks() {
+  const [user, nice, system, , , , , stolen] = readFileSync('/proc/stat', 'utf8')
+    .split('\n')[0]
+    .split(/\s+/)
+    .slice(1)
+    .map(Number);
+  return { used: user + nice + system, stolen };
+}
+
+/**
+ * Does some work and tells, beside what it made, which share of the processor time that was wanted meanwhile a shared
+ * machine gave to others.
+ */
+export async function withShare(work) {
+  const before = ticks();
+  const made = await work();
+  const after = ticks();
+  const stolen = after.stolen - before.stolen;
+  return { made, stolen: stolen / Math.max(1, stolen + after.used - before.used) };
 }

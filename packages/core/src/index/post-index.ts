@@ -6,10 +6,10 @@ import { Arena } from '../kernel/arena.js';
 import type { PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
 import { textAt } from '../store/texts.js';
-import { numbersOf, valueAt, type Values } from '../store/values.js';
+import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
 import { orderByKeys, sortKeys } from './order.js';
 import { buildPostRows, type PostRows, type RowColumn } from './post-rows.js';
-import { buildSortedColumn, type SortedColumn } from './sorted-column.js';
+import { buildSortedColumn, buildWholeColumn, type SortedColumn } from './sorted-column.js';
 import { finished, type Steps } from './steps.js';
 import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
 
@@ -164,6 +164,8 @@ export class PostIndex implements Vocabulary {
   days(key: string, zone: string, orElse?: string): SortedColumn {
     return this.#ordered(zone, key, orElse, () => {
       const days = zoneDays(zone);
+      const ofDays = orElse === undefined && this.#wholes(key, 'days');
+      if (ofDays) return ofDays;
       return this.#sorted(key, orElse, (values) => {
         if (values?.form === 'days') return numbersOf(values);
         if (values?.form !== 'texts') return null;
@@ -175,11 +177,13 @@ export class PostIndex implements Vocabulary {
 
   /** The numbers of a field; `orElse` as for days. */
   numbers(key: string, orElse?: string): SortedColumn {
-    return this.#ordered('', key, orElse, () =>
-      this.#sorted(key, orElse, (values) =>
+    return this.#ordered('', key, orElse, () => {
+      const ofWholes = orElse === undefined && this.#wholes(key, 'wholes');
+      if (ofWholes) return ofWholes;
+      return this.#sorted(key, orElse, (values) =>
         values?.form === 'wholes' || values?.form === 'numbers' ? numbersOf(values) : null,
-      ),
-    );
+      );
+    });
   }
 
   /** The words of some fields, each weighed. */
@@ -269,6 +273,13 @@ export class PostIndex implements Vocabulary {
     let column = byOther.get(orElse);
     if (!column) byOther.set(orElse, (column = make()));
     return column;
+  }
+
+  /** The column of a field that is kept as whole numbers; null for any other, and where they lie far apart. */
+  #wholes(key: string, form: 'days' | 'wholes'): SortedColumn | null {
+    const values = this.store.values.get(key);
+    if (values?.form !== form) return null;
+    return buildWholeColumn(values.numbers, noWhole(values.numbers), this.arena);
   }
 
   /** @param read  the values of a field as numbers, NaN where there is none; null when it has no such values */

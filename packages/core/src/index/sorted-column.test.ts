@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Arena } from '../kernel/arena.js';
 import { orderByKeys } from './order.js';
-import { buildSortedColumn, postsWithin, type SortedColumn } from './sorted-column.js';
+import { buildSortedColumn, buildWholeColumn, postsWithin, type SortedColumn } from './sorted-column.js';
 
 const size = 700;
 const numbered = Uint32Array.from({ length: size }, (_, p) => p);
@@ -60,4 +60,30 @@ test('the values from the least to the greatest are told from those with gaps', 
     false,
     false,
   ]);
+});
+
+const whole = fc.option(fc.oneof(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -400, max: 400 })), { nil: null });
+
+test('whole numbers that lie close are told apart without being sorted, as they are when sorted', () => {
+  fc.assert(
+    fc.property(fc.array(whole, { maxLength: 80 }), fc.boolean(), fc.boolean(), (given, isFalling, isOnArena) => {
+      const all = isFalling ? given.sort((a, b) => (b ?? -1e9) - (a ?? -1e9)) : given;
+      const none = -0x8000;
+      const values = Float64Array.from(all, (one) => one ?? NaN);
+      const order = orderByKeys(values, Uint32Array.from(all.keys()), 'asc');
+      const arena = () => (isOnArena ? new Arena(all.length, 40_000) : null);
+      const found = buildWholeColumn(
+        Int16Array.from(all, (one) => one ?? none),
+        none,
+        arena(),
+      );
+      expect(found).toEqual(buildSortedColumn(values, order, arena()));
+      if (isFalling) expect(found!.falling).toBe(true);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('whole numbers that lie far apart are left to be sorted', () => {
+  expect(buildWholeColumn(Int32Array.of(0, 1_000_000), -1, null)).toBeNull();
 });

@@ -45,46 +45,120 @@ export interface SortedColumn {
 /** Steps kept of a column: 16 of them take 2 bytes a post. */
 const stepsKept = 16;
 
+/** The ranks of values, however they were found. */
+interface Ranked {
+  distinct: Float64Array;
+  starts: Uint32Array;
+  ranks: Uint16Array | Uint32Array;
+  /** How many posts have a value. */
+  count: number;
+  whole: boolean;
+}
+
 /** @param order  the posts with a value first, ascending by value, then by number; then all others */
 export function buildSortedColumn(values: Float64Array, order: Uint32Array, arena: Arena | null): SortedColumn {
   const size = values.length;
-  let filledCount = 0;
+  let count = 0;
   let whole = true;
   for (let p = 0; p < size; p++) {
     if (Number.isNaN(values[p]!)) continue;
-    filledCount++;
+    count++;
     whole &&= Number.isInteger(values[p]!);
   }
-  const ordered = order.subarray(0, filledCount);
+  const ordered = order.subarray(0, count);
   const { distinct, starts } = distinctOf(values, ordered);
-  const ranks = (distinct.length < 0xffff ? new Uint16Array(size) : new Uint32Array(size)).fill(distinct.length);
+  const ranks = roomForRanks(size, distinct.length).fill(distinct.length);
   for (let r = 0; r < distinct.length; r++) for (let i = starts[r]!; i < starts[r + 1]!; i++) ranks[ordered[i]!] = r;
-  let falling = true;
-  for (let p = 1; p < size && falling; p++) {
-    falling = p < filledCount ? ranks[p]! <= ranks[p - 1]! : ranks[p] === distinct.length;
+  return columnOf({ distinct, starts, ranks, count, whole }, () => ordered, arena);
+}
+
+/**
+ * The same of whole numbers that lie close, such as days, which need no sorting: each is counted at its own place.
+ * @param none  stands for "no value"
+ * @returns null where they lie far apart
+ */
+export function buildWholeColumn(
+  numbers: Int16Array | Int32Array,
+  none: number,
+  arena: Arena | null,
+): SortedColumn | null {
+  const size = numbers.length;
+  let [low, high, count] = [Infinity, -Infinity, 0];
+  for (let p = 0; p < size; p++) {
+    const number = numbers[p]!;
+    if (number === none) continue;
+    count++;
+    if (number < low) low = number;
+    if (number > high) high = number;
   }
-  falling &&= filledCount === 0 || ranks[0]! < distinct.length;
-  const posts = falling ? new Uint32Array(0) : (arena?.adopt(ordered) ?? ordered.slice());
-  const stride = Math.max(32, Math.ceil(filledCount / stepsKept));
-  const steps = falling ? [] : stepsOf(size, posts, stride);
-  const filled = falling ? spanBits(size, 0, filledCount) : bitsOf(size, posts);
+  const places = count === 0 ? 0 : high - low + 1;
+  if (places > size * 4 + 1024) return null;
+  const sizes = new Uint32Array(places);
+  for (let p = 0; p < size; p++) if (numbers[p] !== none) sizes[numbers[p]! - low]!++;
+  const rankOf = new Uint32Array(places);
+  const distinct: number[] = [];
+  const starts = [0];
+  for (let i = 0; i < places; i++) {
+    if (sizes[i] === 0) continue;
+    rankOf[i] = distinct.length;
+    starts.push(starts[distinct.length]! + sizes[i]!);
+    distinct.push(low + i);
+  }
+  const ranks = roomForRanks(size, distinct.length);
+  for (let p = 0; p < size; p++) ranks[p] = numbers[p] === none ? distinct.length : rankOf[numbers[p]! - low]!;
+  const ranked = { distinct: Float64Array.from(distinct), starts: Uint32Array.from(starts), ranks, count, whole: true };
+  return columnOf(ranked, () => orderOf(ranked), arena);
+}
+
+function roomForRanks(size: number, distinct: number): Uint16Array | Uint32Array {
+  return distinct < 0xffff ? new Uint16Array(size) : new Uint32Array(size);
+}
+
+/** The posts with a value, ascending by rank, then by number: a counting sort. */
+function orderOf({ starts, ranks, count }: Ranked): Uint32Array {
+  const next = starts.slice();
+  const posts = new Uint32Array(count);
+  const none = starts.length - 1;
+  for (let p = 0; p < ranks.length; p++) if (ranks[p]! < none) posts[next[ranks[p]!]!++] = p;
+  return posts;
+}
+
+/** @param order  gives the posts with a value as `buildSortedColumn` takes them */
+function columnOf(
+  { distinct, starts, ranks, count, whole }: Ranked,
+  order: () => Uint32Array,
+  arena: Arena | null,
+): SortedColumn {
+  const size = ranks.length;
+  const falling = areFalling(ranks, distinct.length, count);
+  const ordered = falling ? null : order();
+  const posts = ordered ? (arena?.adopt(ordered) ?? ordered.slice()) : new Uint32Array(0);
+  const stride = Math.max(32, Math.ceil(count / stepsKept));
   const here = arena ? arena.adopt(ranks) : ranks;
-  const ranksAt = arena ? arena.placed(here) : -1;
   return {
     size,
     distinct,
     ranks: here,
-    ranksAt,
+    ranksAt: arena ? arena.placed(here) : -1,
     posts,
     starts,
-    count: filledCount,
+    count,
     falling,
-    steps,
+    steps: falling ? [] : stepsOf(size, posts, stride),
     stride,
-    filled,
+    filled: falling ? spanBits(size, 0, count) : bitsOf(size, posts),
     whole,
     gapless: whole && distinct[distinct.length - 1]! - distinct[0]! === distinct.length - 1,
   };
+}
+
+/** Whether values fall as post numbers rise, and the posts without one come last. */
+function areFalling(ranks: Uint16Array | Uint32Array, none: number, count: number): boolean {
+  for (let p = 1; p < ranks.length; p++) {
+    if (p < count ? ranks[p]! > ranks[p - 1]! : ranks[p] !== none) return false;
+  }
+  // as many posts have a value as there are before the rest: if the first had none, one of the rest would have one
+  return true;
 }
 
 function distinctOf(values: Float64Array, posts: Uint32Array): Pick<SortedColumn, 'distinct' | 'starts'> {

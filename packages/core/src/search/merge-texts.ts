@@ -62,6 +62,8 @@ function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNum
     ofOld: new Int32Array(old.vocabulary.length).fill(-1),
     ofAdded: new Int32Array(added.vocabulary.length).fill(-1),
   };
+  // an array of an object would be looked up at every step
+  const [oldPosts, oldWeights, addedPosts, addedWeights] = [old.posts, old.weights, added.posts, added.weights];
   let i = 0;
   let j = 0;
   let end = 0;
@@ -74,15 +76,15 @@ function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNum
     let y = order >= 0 ? added.starts[j]! : 0;
     const yEnd = order >= 0 ? added.starts[j + 1]! : 0;
     while (x < xEnd || y < yEnd) {
-      const a = x < xEnd ? ofOld[old.posts[x]!]! : none;
-      const b = y < yEnd ? ofAdded[added.posts[y]!]! : none;
+      const a = x < xEnd ? ofOld[oldPosts[x]!]! : none;
+      const b = y < yEnd ? ofAdded[addedPosts[y]!]! : none;
       if (a < 0) x++;
       else if (a < b) {
         posts[end] = a;
-        weights[end++] = old.weights[x++]!;
+        weights[end++] = oldWeights[x++]!;
       } else {
         posts[end] = b;
-        weights[end++] = added.weights[y++]!;
+        weights[end++] = addedWeights[y++]!;
       }
     }
     if (end > start) {

@@ -119,38 +119,20 @@ function* indexingTokens(
   return yield* indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights);
 }
 
-/** As `indexTokens`, of words that are sorted and all in use, step by step. */
+/**
+ * As `indexTokens`, of words that are sorted and all in use, step by step.
+ * @param starts  of the index that is made, where they are known
+ */
 export function* indexingSortedTokens(
   vocabulary: readonly string[],
   tokenStarts: Uint32Array,
   tokens: Int32Array,
   fieldWeights: readonly number[],
+  starts?: Uint32Array,
 ): Steps<TextIndex> {
-  const lengths = lengthsOf(tokenStarts, tokens, fieldWeights);
-  yield;
-  return {
-    vocabulary,
-    ...(yield* findingPostings(vocabulary.length, tokenStarts, tokens, fieldWeights)),
-    tokenStarts,
-    tokens,
-    lengths,
-    ...means(lengths),
-    fieldWeights,
-  };
-}
-
-function lengthsOf(tokenStarts: Uint32Array, tokens: Int32Array, fieldWeights: readonly number[]): Float32Array {
-  const lengths = new Float32Array(tokenStarts.length - 1);
-  for (let p = 0; p < lengths.length; p++) {
-    let field = 0;
-    let length = 0;
-    for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
-      if (tokens[i] === fieldEnd) field++;
-      else length += fieldWeights[field]!;
-    }
-    lengths[p] = length;
-  }
-  return lengths;
+  const known = starts ?? (yield* countingPosts(vocabulary.length, tokenStarts, tokens));
+  const found = yield* findingPostings(known, tokenStarts, tokens, fieldWeights);
+  return { vocabulary, starts: known, ...found, tokenStarts, tokens, ...means(found.lengths), fieldWeights };
 }
 
 /** What is told of an index by the lengths of its posts. */
@@ -160,16 +142,11 @@ export function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLeng
   return { size: lengths.length, meanLength: sum / Math.max(1, lengths.length) };
 }
 
-function* findingPostings(
-  words: number,
-  tokenStarts: Uint32Array,
-  tokens: Int32Array,
-  fieldWeights: readonly number[],
-): Steps<Pick<TextIndex, 'starts' | 'posts' | 'weights'>> {
+/** Where the posts of each word will begin. */
+function* countingPosts(words: number, tokenStarts: Uint32Array, tokens: Int32Array): Steps<Uint32Array> {
   const starts = new Uint32Array(words + 1);
   const lastPost = new Int32Array(words).fill(-1);
-  const size = tokenStarts.length - 1;
-  yield* inParts(size, indexedInAStep, (from, to) => {
+  yield* inParts(tokenStarts.length - 1, indexedInAStep, (from, to) => {
     for (let p = from; p < to; p++) {
       for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
         const w = tokens[i]!;
@@ -180,13 +157,25 @@ function* findingPostings(
     }
   });
   for (let w = 0; w < words; w++) starts[w + 1]! += starts[w]!;
+  return starts;
+}
+
+/** The posts of each word, and how much each post holds. */
+function* findingPostings(
+  starts: Uint32Array,
+  tokenStarts: Uint32Array,
+  tokens: Int32Array,
+  fieldWeights: readonly number[],
+): Steps<Pick<TextIndex, 'posts' | 'weights' | 'lengths'>> {
+  const words = starts.length - 1;
   const posts = new Uint32Array(starts[words]!);
   const weights = new Float32Array(starts[words]!);
+  const lengths = new Float32Array(tokenStarts.length - 1);
   const next = starts.slice(0, words);
-  lastPost.fill(-1);
-  yield* inParts(size, indexedInAStep, (from, to) => {
+  const lastPost = new Int32Array(words).fill(-1);
+  yield* inParts(lengths.length, indexedInAStep, (from, to) => {
     for (let p = from; p < to; p++) {
-      let field = 0;
+      let [field, length] = [0, 0];
       for (let i = tokenStarts[p]!; i < tokenStarts[p + 1]!; i++) {
         const w = tokens[i]!;
         if (w === fieldEnd) {
@@ -198,10 +187,12 @@ function* findingPostings(
           posts[next[w]!++] = p;
         }
         weights[next[w]! - 1]! += fieldWeights[field]!;
+        length += fieldWeights[field]!;
       }
+      lengths[p] = length;
     }
   });
-  return { starts, posts, weights };
+  return { posts, weights, lengths };
 }
 
 /** The words that begin with a text: numbers from `first` up to `end`. Of one letter, only the word itself. */

@@ -8,7 +8,7 @@ import type { Values } from '../store/values.js';
 import { DamagedSnapshot, readBytes, writeBytes, type NumberArray } from './bytes.js';
 
 /** Of the form below. To be raised with every change of it: a snapshot of another version is made anew, never guessed. */
-export const snapshotVersion = 2;
+export const snapshotVersion = 3;
 
 /** What is not numbers. The arrays stand in the order the values and texts are named here. */
 interface Body {
@@ -113,14 +113,15 @@ function takeValues(from: Taker, form: Values['form']): Values {
 /** Stands for the end of a field among words of 16 bits. */
 const shortFieldEnd = 0xffff;
 
-/** The words of each post are kept; the posts of each word are made from them again. */
-function putWords(arrays: NumberArray[], { vocabulary, tokenStarts, tokens }: TextIndex): void {
+/** The words of each post are kept, and how many posts each word has; which those are is found again. */
+function putWords(arrays: NumberArray[], { vocabulary, starts, tokenStarts, tokens }: TextIndex): void {
   putTexts(
     arrays,
     packTexts(vocabulary.length, (w) => vocabulary[w]),
   );
   const isShort = vocabulary.length < shortFieldEnd;
   arrays.push(
+    starts,
     tokenStarts,
     isShort ? Uint16Array.from(tokens) : new Uint32Array(tokens.buffer, tokens.byteOffset, tokens.length),
   );
@@ -129,6 +130,7 @@ function putWords(arrays: NumberArray[], { vocabulary, tokenStarts, tokens }: Te
 function* takingWords(from: Taker, fields: KeptText['fields']): Steps<TextIndex> {
   const words = takeTexts(from);
   const vocabulary = Array.from({ length: words.starts.length - 1 }, (_, w) => textAt(words, w));
+  const starts = from.take(Uint32Array);
   const tokenStarts = from.take(Uint32Array);
   const tokens = from.take<Uint16Array | Uint32Array>(Uint16Array, Uint32Array);
   yield;
@@ -137,6 +139,7 @@ function* takingWords(from: Taker, fields: KeptText['fields']): Steps<TextIndex>
     tokenStarts,
     tokens instanceof Uint32Array ? new Int32Array(tokens.buffer, tokens.byteOffset, tokens.length) : widened(tokens),
     fields.map(({ weight }) => weight),
+    starts,
   );
 }
 

@@ -157,7 +157,7 @@ function pickWholes(old: Wholes, added: Wholes, picks: Picks): Wholes {
 function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number): Values {
   const starts = pickStarts(old.starts, added.starts, picks);
   let most = 0;
-  for (let p = 0; p < picks.length; p++) most = Math.max(most, starts[p + 1]! - starts[p]!);
+  for (let p = 0; p < picks.length && most < 2; p++) most = Math.max(most, starts[p + 1]! - starts[p]!);
   const numbers = termNumbers(terms, starts[picks.length]!);
   for (let p = 0; p < picks.length;) {
     const pick = picks[p]!;
