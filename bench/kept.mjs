@@ -20,7 +20,7 @@ import {
   writeSnapshot,
 } from '../packages/core/dist/index.js';
 import { lensConfig, makeSearches } from './posts.mjs';
-import { median, ready } from './timing.mjs';
+import { median, middle, ready, rounds } from './timing.mjs';
 
 /** Posts that come at once, as from the server's database. */
 const together = 500;
@@ -73,10 +73,10 @@ function measure(folder) {
   return { build: middle(builds), words: middle(words), load: median(load), change: median(change) };
 }
 
-/** Builds five times, or once where that takes long; each time the index is to be the one that was kept. */
+/** Builds several times, or once where that takes long; each time the index is to be the one that was kept. */
 function measureBuilds(lens, { fields, taxonomies, size }, posts, kept) {
   const [builds, words] = [[], []];
-  for (let round = 0; round < (size > 200_000 ? 1 : 5); round++) {
+  for (let round = 0; round < (size > 200_000 ? 1 : rounds); round++) {
     const builder = new IndexBuilder(fields, taxonomies, size);
     let took = 0;
     const timed = (work) => {
@@ -106,10 +106,6 @@ function* linesOf(bytes) {
     yield bytes.toString('utf8', start, end);
     start = end + 1;
   }
-}
-
-function middle(all) {
-  return all.sort((a, b) => a - b)[all.length >> 1];
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) console.log(JSON.stringify(measure(process.argv[2])));

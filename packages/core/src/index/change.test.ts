@@ -53,6 +53,32 @@ test('an index that was changed is the one that would be built', () => {
   );
 });
 
+test('posts are numbered by the field that is published now', () => {
+  const dated = (role: 'day' | 'seen' | null) =>
+    ['day', 'seen'].map((key) => field(key, 'date', { role: key === role ? 'published' : null }));
+  const day = fc.constantFrom('2026-01-01', '2026-01-02', '2026-01-03', 'spring', undefined);
+  const posts = fc.array(fc.tuple(day, day), { minLength: 1, maxLength: 30 }).map((all) =>
+    all.map(([one, other], i): Post => ({
+      id: `p${i}`,
+      values: { ...(one && { day: one }), ...(other && { seen: other }) },
+    })),
+  );
+  const role = fc.constantFrom('day' as const, 'seen' as const, null);
+  fc.assert(
+    fc.property(posts, role, role, fc.nat({ max: 30 }), (all, before, after, some) => {
+      const [old, added] = [all.slice(some), all.slice(0, some)];
+      const now = { fields: dated(after), taxonomies: {}, posts: all };
+      const changed = changeIndex(buildIndex({ ...now, fields: dated(before), posts: old }), {
+        upsert: added,
+        remove: [],
+        fields: dated(after),
+      });
+      expect(allPosts(changed)).toEqual(allPosts(buildIndex(now)));
+    }),
+    { numRuns: 300 },
+  );
+});
+
 const shore: Collection = {
   fields: [
     field('title', 'text', { role: 'title' }),

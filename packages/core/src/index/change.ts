@@ -2,12 +2,13 @@ import { fieldWithRole, type Field, type Post, type Term } from '../model/post.j
 import { mergeTexts } from '../search/merge-texts.js';
 import { buildTextIndex } from '../search/text-index.js';
 import { packValues } from '../store/packer.js';
-import type { Picks } from '../store/picks.js';
+import { newNumbers, type NewNumbers, type Picks } from '../store/picks.js';
 import { packPosts } from '../store/post-packer.js';
-import { newestFirst, placesOf, type PostStore } from '../store/post-store.js';
-import { termListOf } from '../store/term-list.js';
+import { newestFirst, type PostStore } from '../store/post-store.js';
+import { termListOf, type TermList } from '../store/term-list.js';
 import { pickTexts, textAt } from '../store/texts.js';
 import { pickValues, renumberTerms, type Values } from '../store/values.js';
+import { keysOf, mergeOrder } from './merge-order.js';
 import { PostIndex, type KeptText } from './post-index.js';
 
 /** What changed of a source. */
@@ -38,26 +39,18 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const kept = keptPosts(old, gone);
   const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
 
-  // all posts in some order first, then in the order the new index numbers them by
-  const loose = new Int32Array(kept.length + added.size);
-  loose.set(kept);
-  for (let post = 0; post < added.size; post++) loose[kept.length + post] = ~post;
-  const byId = mergeIds(old, added, kept);
   const published = fieldWithRole(fields, 'published');
-  const valuesOf = (key: string, picks: Picks) =>
+  const picks =
+    inOldOrder(old, added, kept, published) ??
+    inNewOrder(old, added, kept, published && { field: published, before, terms: termsOf(published.key) });
+  const numbers = newNumbers(old.size, added.size, picks);
+  const valuesOf = (key: string) =>
     pickValues(before.get(key)!, added.values.get(key)!, picks, termsOf(key)?.terms.length ?? 0);
-  const order = published ? newestFirst(published, valuesOf(published.key, loose), termsOf(published.key), byId) : byId;
-  const picks = new Int32Array(order.length);
-  const numberOf = new Uint32Array(order.length);
-  for (let p = 0; p < order.length; p++) {
-    picks[p] = loose[order[p]!]!;
-    numberOf[order[p]!] = p;
-  }
   const store: PostStore = {
-    size: order.length,
+    size: picks.length,
     ids: pickTexts(old.store.ids, added.ids, picks),
-    byId: placesOf(byId, numberOf),
-    values: new Map(fields.map((field) => [field.key, valuesOf(field.key, picks)])),
+    byId: mergeIds(old, added, numbers),
+    values: new Map(fields.map((field) => [field.key, valuesOf(field.key)])),
   };
   const bare = new PostIndex(fields, taxonomies, store);
   const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, picks)) : [];
@@ -75,6 +68,39 @@ function keptPosts(old: PostIndex, gone: ReadonlySet<string>): Uint32Array {
   let count = 0;
   for (let p = 0; p < old.size; p++) if (!removed[p]) kept[count++] = p;
   return kept.subarray(0, count);
+}
+
+/** Puts the added posts between the old ones, as those stand; null where they may stand otherwise now. */
+function inOldOrder(old: PostIndex, added: PostStore, kept: Uint32Array, published: Field | undefined): Picks | null {
+  const before = fieldWithRole(old.fields, 'published');
+  if (before?.key !== published?.key || before?.type !== published?.type) return null;
+  const [oldValues, addedValues] = [old.valuesOf(published?.key ?? ''), added.values.get(published?.key ?? '')];
+  const [oldKeys, addedKeys] = [keysOf(published, oldValues ?? undefined), keysOf(published, addedValues)];
+  if (!oldKeys || !addedKeys) return null;
+  return mergeOrder(
+    { count: kept.length, keyAt: (i) => oldKeys(kept[i]!), idAt: (i) => old.idOf(kept[i]!) },
+    { count: added.size, keyAt: addedKeys, idAt: (post) => textAt(added.ids, post) },
+    (i) => kept[i]!,
+  );
+}
+
+/** Puts all posts in order anew. */
+function inNewOrder(
+  old: PostIndex,
+  added: PostStore,
+  kept: Uint32Array,
+  published: { field: Field; before: ReadonlyMap<string, Values>; terms: TermList | null } | undefined,
+): Picks {
+  const loose = new Int32Array(kept.length + added.size);
+  loose.set(kept);
+  for (let post = 0; post < added.size; post++) loose[kept.length + post] = ~post;
+  const byId = mergeIds(old, added, newNumbers(old.size, added.size, loose));
+  if (!published) return loose.map((_, p) => loose[byId[p]!]!);
+  const { field, before, terms } = published;
+  const { key } = field;
+  const values = pickValues(before.get(key)!, added.values.get(key)!, loose, terms?.terms.length ?? 0);
+  const order = newestFirst(field, values, terms, byId);
+  return loose.map((_, p) => loose[order[p]!]!);
 }
 
 /** Old values of a field, in the terms of the new index; none where the field is new or of another type. */
@@ -95,29 +121,28 @@ function sameSlugs(a: readonly Term[], b: readonly Term[]): boolean {
 }
 
 /**
- * Places among `kept` and then the added, ascending by id. Both come sorted already: the few are put among the many,
+ * The new numbers of all posts, ascending by id. Old and added come sorted already: the few are put among the many,
  * each by halving, so that few ids need be read.
  */
-function mergeIds(old: PostIndex, added: PostStore, kept: Uint32Array): Uint32Array {
-  const placeOf = new Int32Array(old.size).fill(-1);
-  for (let i = 0; i < kept.length; i++) placeOf[kept[i]!] = i;
-  const many = new Uint32Array(kept.length);
+function mergeIds(old: PostIndex, added: PostStore, { ofOld, ofAdded }: NewNumbers): Uint32Array {
+  const many = new Uint32Array(old.size);
   let count = 0;
-  for (const post of old.store.byId) if (placeOf[post]! >= 0) many[count++] = post;
-  const merged = new Uint32Array(kept.length + added.size);
+  const { byId } = old.store;
+  for (let i = 0; i < byId.length; i++) if (ofOld[byId[i]!]! >= 0) many[count++] = byId[i]!;
+  const merged = new Uint32Array(count + added.size);
   let [at, from] = [0, 0];
   for (const post of added.byId) {
     const id = textAt(added.ids, post);
-    let [low, high] = [from, many.length];
+    let [low, high] = [from, count];
     while (low < high) {
       const middle = (low + high) >>> 1;
       if (old.idOf(many[middle]!) < id) low = middle + 1;
       else high = middle;
     }
-    while (from < low) merged[at++] = placeOf[many[from++]!]!;
-    merged[at++] = kept.length + post;
+    while (from < low) merged[at++] = ofOld[many[from++]!]!;
+    merged[at++] = ofAdded[post]!;
   }
-  while (from < many.length) merged[at++] = placeOf[many[from++]!]!;
+  while (from < count) merged[at++] = ofOld[many[from++]!]!;
   return merged;
 }
 

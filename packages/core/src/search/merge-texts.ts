@@ -1,4 +1,12 @@
-import { copyNumbers, endOfRun, pickNumbers, pickStarts, type Picks } from '../store/picks.js';
+import {
+  copyNumbers,
+  endOfRun,
+  newNumbers,
+  pickNumbers,
+  pickStarts,
+  type NewNumbers,
+  type Picks,
+} from '../store/picks.js';
 import { byCodeUnits } from '../text/slug.js';
 import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
 
@@ -19,29 +27,6 @@ export function mergeTexts(old: TextIndex, added: TextIndex, picks: Picks): Text
     ...{ vocabulary, starts, posts, weights, tokenStarts, tokens, lengths, fieldWeights: old.fieldWeights },
     ...means(lengths),
   };
-}
-
-/** The numbers that old and added posts have now; -1 for one that is gone. */
-interface NewNumbers {
-  ofOld: Int32Array;
-  ofAdded: Int32Array;
-  isOrderKept: boolean;
-}
-
-function newNumbers(old: number, added: number, picks: Picks): NewNumbers {
-  const [ofOld, ofAdded] = [new Int32Array(old).fill(-1), new Int32Array(added).fill(-1)];
-  let [isOrderKept, last] = [true, -1];
-  for (let p = 0; p < picks.length; p++) {
-    const pick = picks[p]!;
-    if (pick < 0) {
-      ofAdded[~pick] = p;
-      continue;
-    }
-    ofOld[pick] = p;
-    if (pick < last) isOrderKept = false;
-    last = pick;
-  }
-  return { ofOld, ofAdded, isOrderKept };
 }
 
 /** Comes after every post. */

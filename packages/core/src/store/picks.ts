@@ -61,3 +61,27 @@ export function copyNumbers<N extends Numbers>(from: N, start: number, end: numb
   if (end - start > fewNumbers) to.set(from.subarray(start, end), at);
   else for (let i = start; i < end; i++) to[at++] = from[i]!;
 }
+
+/** The numbers that old and added posts have now; -1 for one that is gone. */
+export interface NewNumbers {
+  ofOld: Int32Array;
+  ofAdded: Int32Array;
+  /** Whether the old ones that stay keep their order. */
+  isOrderKept: boolean;
+}
+
+export function newNumbers(old: number, added: number, picks: Picks): NewNumbers {
+  const [ofOld, ofAdded] = [new Int32Array(old).fill(-1), new Int32Array(added).fill(-1)];
+  let [isOrderKept, last] = [true, -1];
+  for (let p = 0; p < picks.length; p++) {
+    const pick = picks[p]!;
+    if (pick < 0) {
+      ofAdded[~pick] = p;
+      continue;
+    }
+    ofOld[pick] = p;
+    if (pick < last) isOrderKept = false;
+    last = pick;
+  }
+  return { ofOld, ofAdded, isOrderKept };
+}
