@@ -33,9 +33,10 @@ const turns = 3;
 
 const isPageAlone = only.join() === 'page';
 for (const name of isPageAlone ? [] : asked.length > 0 ? asked : ['10k', '100k']) {
-  for (const correlated of [false, true]) {
+  // the server and the worker are asked for one set alone
+  for (const correlated of wants('engine') || wants('sql') ? [false, true] : [false]) {
     const { stolen } = await withShare(() => measure(name, sizes[name], correlated));
-    console.log(`  of the processor time wanted meanwhile, others had ${(stolen * 100).toFixed(0)} %`);
+    console.log(`  of the processor time wanted meanwhile, others had ${percent(stolen)}`);
   }
 }
 
@@ -52,7 +53,6 @@ if (wants('page')) {
 }
 
 async function measure(name, size, correlated) {
-  if (!wants('engine') && !wants('sql') && correlated) return;
   console.log(`\n${name} posts, ${correlated ? 'correlated' : 'independent'}`);
   const collection = makeCollection(size, correlated);
   if (wants('engine') || wants('sql')) await measureEngine(collection, size);
@@ -61,7 +61,9 @@ async function measure(name, size, correlated) {
     const {
       first,
       cold,
+      early,
       warm: again,
+      stolen,
     } = await measureServer(
       collection,
       lensConfig,
@@ -69,7 +71,8 @@ async function measure(name, size, correlated) {
     );
     console.log(`  http: first answer of a server that builds its index ${ms(first)}`);
     console.log(`  http, each address for the first times  ${rate(cold)}`);
-    console.log(`  http, warm  ${rate(again)}`);
+    console.log(`  http, the same in the seconds after  ${rate(early)}`);
+    console.log(`  http, warm  ${rate(again)}, while others had ${percent(stolen)} of the processor time wanted`);
   }
   if (wants('worker') && size <= 50_000) {
     const index = buildIndex(collection);
@@ -254,6 +257,10 @@ function compare(address, engine, byHand) {
 
 function ms(time) {
   return time < 10 ? `${time.toFixed(3)} ms` : `${time.toFixed(0)} ms`;
+}
+
+function percent(share) {
+  return `${(share * 100).toFixed(0)} %`;
 }
 
 function times(slow, quick) {

@@ -6,6 +6,7 @@ import { cpus } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { startPostgres, freePort } from '../tools/postgres.mjs';
+import { withShare } from './timing.mjs';
 
 /** Puts posts and a released lens into a database of their own, and runs some work while the server serves them. */
 export async function withServed(collection, config, work) {
@@ -25,15 +26,19 @@ export async function withServed(collection, config, work) {
   }
 }
 
-/** Asks the server for some addresses: first unknown to it, then again and again. */
+/** Seconds that a server is asked before it counts as warm: its code is compiled as it is found to run often. */
+const warmingUp = 8;
+
+/** Asks the server for some addresses: first unknown to it, then again and again, and at last as one that is warm. */
 export function measureServer(collection, config, addresses) {
   return withServed(collection, config, async (port) => {
     const start = performance.now();
     await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/results`);
     const first = performance.now() - start;
     const cold = await load(port, addresses, 1);
-    const warm = await load(port, addresses, 6);
-    return { first, cold, warm };
+    const early = await load(port, addresses, warmingUp);
+    const { made: warm, stolen } = await withShare(() => load(port, addresses, 6));
+    return { first, cold, early, warm, stolen };
   });
 }
 
