@@ -231,6 +231,24 @@ test.each([
   await onPage(() => browser.untilText(part, words));
 });
 
+test('while loading, quiet shapes stand where facets and cards will be', async () => {
+  const counts = () =>
+    browser.run<number[]>(
+      `const shown = (one) => one.checkVisibility() && one.getBoundingClientRect().height > 8;
+       const all = (part) => [...document.querySelectorAll(part)].filter(shown).length;
+       return [all('.ivy-ghost-facet i'), all('.ivy-ghost'), all('.ivy-fold'), all('.ivy-card')]`,
+    );
+  await pick('State of the page', 'while loading');
+  await onPage(() => browser.until('all are shapes', async () => String(await counts()) === '15,6,0,0'));
+  await pick('State of the page', 'as addressed');
+  await onPage(() =>
+    browser.until('none are', async () => {
+      const [lines, ghosts, facets, cards] = await counts();
+      return lines === 0 && ghosts === 0 && facets! > 3 && cards! > 3;
+    }),
+  );
+});
+
 test('the page can be seen and used as it is without scripts', async () => {
   await untilSaved();
   await pick('State of the page', 'without scripts');

@@ -194,6 +194,10 @@ export const sheet = `@layer ivy {
 :where(.ivy-ways){display:flex;flex-wrap:wrap;gap:8px}
 :where(.ivy-way,.ivy-retry){min-height:38px;padding:0 14px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page);cursor:pointer}
 :where(.ivy-ghost){aspect-ratio:4/3.6;border-radius:10px;background:var(--ivy-soft)}
+:where(.ivy-ghost-facet){display:grid;gap:16px}
+:where(.ivy-ghost-facet i){height:14px;width:78%;border-radius:4px;background:var(--ivy-soft)}
+:where(.ivy-ghost-facet i:first-child){width:42%;margin-bottom:2px}
+:where(.ivy-ghost-facet i:nth-child(even)){width:62%}
 }`;
 
 const done = new WeakSet<Document>();

@@ -11,14 +11,27 @@ import { drawTerms } from './terms.js';
 import { partId } from './option-parts.js';
 
 export function drawFacets(listing: Listing): TemplateResult {
-  const { drawn, settings } = listing;
-  if (!drawn || !settings) return html``;
+  const { drawn, settings, status } = listing;
+  if (!drawn || !settings) return status === 'failed' ? html`` : drawLoading();
   return html`${repeat(
     drawn.facets.filter((facet) => facet.visible),
     (facet) => facet.key,
     (facet) => drawFacet(listing, facet.key),
   )}
   ${drawApply(listing)}`;
+}
+
+/** Options of the quiet shapes that stand where facets will be. */
+const ghosts = [5, 3, 4];
+
+/** As beside them where cards will be, so that the page does not look half of what it is. */
+function drawLoading(): TemplateResult {
+  return html`<div aria-hidden="true">
+    ${ghosts.map(
+      (options) =>
+        html`<div class="ivy-facet ivy-ghost-facet">${Array.from({ length: options + 1 }, () => html`<i></i>`)}</div>`,
+    )}
+  </div>`;
 }
 
 export function drawFacet(listing: Listing, key: string): TemplateResult {
