@@ -6,8 +6,22 @@
 export function dayNumber(day: string): number | null {
   if (day.length !== 10 || day[4] !== '-' || day[7] !== '-') return null;
   const [year, month, date] = [digits(day, 0, 4), digits(day, 5, 7), digits(day, 8, 10)];
-  if (year < 0 || month < 1 || month > 12 || date < 1 || date > daysIn(year, month)) return null;
-  return numberOf(year, month, date);
+  if (year < 0 || month < 1 || month > 12 || date < 1) return null;
+  const at = year * 12 + month - 1;
+  const number = monthStart(at) + date - 1;
+  return date > 28 && number >= monthStart(at + 1) ? null : number;
+}
+
+/** The first days of months, from January of the year 0 on, as they were asked for: sources hold days by the million. */
+const monthStarts = new Int32Array(10_000 * 12 + 1).fill(-0x80000000);
+
+function monthStart(at: number): number {
+  let start = monthStarts[at]!;
+  if (start === -0x80000000) {
+    start = numberOf(Math.floor(at / 12), (at % 12) + 1, 1);
+    monthStarts[at] = start;
+  }
+  return start;
 }
 
 /** A piece of a text as a whole number; -1 where it is not digits alone. */

@@ -1,6 +1,6 @@
 import { dayNumber, dayText } from '../dates/calendar.js';
 import type { Post, Value } from '../model/post.js';
-import { trimmed, withRoom } from './growing.js';
+import { withRoom } from './growing.js';
 import type { Packer } from './packer.js';
 import { TextPacker } from './text-packer.js';
 import { narrowWholes, noNumber, type Values } from './values.js';
@@ -51,7 +51,7 @@ export class DayPacker implements Packer {
 
   done(): Values {
     if (this.#asText) return { form: 'texts', texts: this.#asText.done() };
-    return { form: 'days', numbers: narrowWholes(trimmed(this.#numbers, this.#size)) };
+    return { form: 'days', numbers: narrowWholes(this.#numbers.subarray(0, this.#size)) };
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Post } from '../model/post.js';
-import { trimmed, withRoom } from './growing.js';
+import { withRoom } from './growing.js';
 import type { Packer } from './packer.js';
 import { flagNo, flagYes, noFlag, type Values } from './values.js';
 
@@ -25,6 +25,6 @@ export class FlagPacker implements Packer {
   }
 
   done(): Values {
-    return { form: 'flags', flags: trimmed(this.#flags, this.#size) };
+    return { form: 'flags', flags: this.#flags.subarray(0, this.#size) };
   }
 }

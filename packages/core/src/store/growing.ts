@@ -8,8 +8,3 @@ export function withRoom<N extends Numbers>(numbers: N, size: number): N {
   more.set(numbers);
   return more;
 }
-
-/** The first of some numbers, without the room that was made for more. */
-export function trimmed<N extends Numbers>(numbers: N, size: number): N {
-  return numbers.length === size ? numbers : (numbers.slice(0, size) as N);
-}

@@ -1,5 +1,5 @@
 import type { Post } from '../model/post.js';
-import { trimmed, withRoom } from './growing.js';
+import { withRoom } from './growing.js';
 import type { Packer } from './packer.js';
 import { narrowWholes, noNumber, type Values } from './values.js';
 
@@ -52,7 +52,7 @@ export class NumberPacker implements Packer {
   }
 
   done(): Values {
-    if (this.#numbers) return { form: 'numbers', numbers: trimmed(this.#numbers, this.#size) };
-    return { form: 'wholes', numbers: narrowWholes(trimmed(this.#wholes, this.#size)) };
+    if (this.#numbers) return { form: 'numbers', numbers: this.#numbers.subarray(0, this.#size) };
+    return { form: 'wholes', numbers: narrowWholes(this.#wholes.subarray(0, this.#size)) };
   }
 }

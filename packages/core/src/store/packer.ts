@@ -11,6 +11,7 @@ import type { Values } from './values.js';
 export interface Packer {
   /** Takes those of the posts from `from` up to `to`, which come after all that were taken before. */
   add(posts: readonly Post[], from: number, to: number): void;
+  /** They may be the first of more numbers than they need. */
   done(): Values;
 }
 

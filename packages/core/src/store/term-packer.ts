@@ -1,5 +1,5 @@
 import type { Post } from '../model/post.js';
-import { trimmed, withRoom } from './growing.js';
+import { withRoom } from './growing.js';
 import type { Packer } from './packer.js';
 import { SlugFinder } from './slug-finder.js';
 import type { TermList } from './term-list.js';
@@ -84,7 +84,7 @@ export class TermPacker implements Packer {
   }
 
   done(): Values {
-    if (!this.#starts) return { form: 'term', numbers: trimmed(this.#numbers, this.#size) };
-    return narrowTerms(trimmed(this.#starts, this.#size + 1), trimmed(this.#numbers, this.#end), this.#most);
+    if (!this.#starts) return { form: 'term', numbers: this.#numbers.subarray(0, this.#size) };
+    return narrowTerms(this.#starts.subarray(0, this.#size + 1), this.#numbers.subarray(0, this.#end), this.#most);
   }
 }

@@ -1,4 +1,4 @@
-import { trimmed, withRoom } from './growing.js';
+import { withRoom } from './growing.js';
 import type { Texts } from './texts.js';
 
 // part of every browser and of Node; no library of the language's own standard declares it
@@ -11,6 +11,7 @@ const together = 32;
 
 /** Puts texts into one run of bytes. Halves of letters outside the basic plane that stand alone become U+FFFD. */
 export class TextPacker {
+  readonly #expected: number;
   #starts: Uint32Array;
   #bytes: Uint8Array;
   #size = 0;
@@ -18,8 +19,9 @@ export class TextPacker {
 
   /** @param size  how many texts there will be, if that is known */
   constructor(size: number) {
+    this.#expected = size;
     this.#starts = new Uint32Array(size + 1);
-    this.#bytes = new Uint8Array(1024 + size * 16);
+    this.#bytes = new Uint8Array(Math.min(size, 1000) * 64 + 1024);
   }
 
   /** The empty text is none. */
@@ -55,13 +57,21 @@ export class TextPacker {
   /** Writes a text after those that are there, and gives how many bytes that takes. */
   #encoded(text: string): number {
     // UTF-8 takes at most three bytes for a UTF-16 unit
-    this.#bytes = withRoom(this.#bytes, this.#end + text.length * 3);
+    const end = this.#end + text.length * 3;
+    if (end > this.#bytes.length) this.#bytes = withRoom(this.#bytes, Math.max(end, this.#bytesExpected()));
     const short = putShort(text, this.#bytes, this.#end);
     return short >= 0 ? short : encoder.encodeInto(text, this.#bytes.subarray(this.#end)).written;
   }
 
+  /** Room for all texts there will be, if those to come are like those that came; four times as much as now at most. */
+  #bytesExpected(): number {
+    const all = (this.#end / Math.max(1, this.#size)) * this.#expected * 1.05;
+    return Math.min(Math.ceil(all), this.#bytes.length * 4);
+  }
+
+  /** They may be the first of more bytes than they need. */
   done(): Texts {
-    return { starts: trimmed(this.#starts, this.#size + 1), bytes: trimmed(this.#bytes, this.#end) };
+    return { starts: this.#starts.subarray(0, this.#size + 1), bytes: this.#bytes.subarray(0, this.#end) };
   }
 }
 
