@@ -15,11 +15,11 @@ afterAll(() => server.stop());
 const path = '/api/v1/lenses/notes/results?q=note+3';
 
 /** The answer of a server that starts anew on the same database. */
-async function afterRestart(): Promise<{ matched: number }> {
+async function afterRestart(asked = path): Promise<{ matched: number }> {
   const app = await createApp({ databaseUrl: server.databaseUrl, logs: false });
   await app.listen(0, '127.0.0.1');
   try {
-    const { tookMs: _took, ...body } = (await (await fetch(`${await app.getUrl()}${path}`)).json()) as {
+    const { tookMs: _took, ...body } = (await (await fetch(`${await app.getUrl()}${asked}`)).json()) as {
       matched: number;
       tookMs: number;
     };
@@ -71,4 +71,28 @@ test('one of an older revision is not read', async () => {
   );
   expect((await afterRestart()).matched).toBe(1);
   await until(async () => (await snapshot())!.revision === 2);
+});
+
+test('a source of more than is read in one go is read whole, from its posts and from what was kept', async () => {
+  const bodies = Array.from({ length: 1300 }, (_, i) => `n${i},Note ${i % 7},${`reed and mud ${i} `.repeat(60)}`);
+  await server.upload(`id,title,body\n${bodies.join('\n')}\n`, 'many.csv', { slug: 'many' });
+  const config = {
+    facets: [{ key: 'q', kind: 'search', fields: ['title'] }],
+    sort: { options: [{ key: 'title', label: 'By title', field: 'title', order: 'asc' }] },
+  };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Many', source: 'many', slug: 'many', config });
+  await server.ask('POST', '/api/v1/lenses/many/releases', {});
+  const many = '/api/v1/lenses/many/results?q=note+3';
+  const { tookMs: _took, ...first } = (await server.ask('GET', many)).body;
+  expect(first).toMatchObject({ total: 1300, matched: 186 });
+  const size = await until(async () => {
+    const rows = await onDatabase(
+      server.databaseUrl,
+      `SELECT length(bytes) AS size FROM snapshot JOIN source ON source.id = source_id WHERE slug = 'many'`,
+    );
+    return (rows[0] as { size: number } | undefined)?.size;
+  });
+  expect(size).toBeGreaterThan(1 << 20);
+  await onDatabase(server.databaseUrl, `UPDATE post SET values = '{}'`);
+  expect(await afterRestart(many)).toEqual(first);
 });

@@ -6,8 +6,11 @@ declare const TextEncoder: new () => { encodeInto(text: string, into: Uint8Array
 
 const encoder = new TextEncoder();
 
-/** So many texts are put together for the encoder, which takes longer to be called than to do its work. */
-const together = 32;
+/**
+ * So many texts are put together for the encoder, which takes longer to be called than to do its work; but no longer ones
+ * than these are in all, since they may have to be done again one by one.
+ */
+const [together, mostTogether] = [32, 8192];
 
 /** Puts texts into one run of bytes. Halves of letters outside the basic plane that stand alone become U+FFFD. */
 export class TextPacker {
@@ -41,8 +44,11 @@ export class TextPacker {
     }
   }
 
-  /** Texts of plain ASCII, each as many bytes as it has letters; false for any other. */
+  /** Short texts of plain ASCII, each as many bytes as it has letters; false for any other. */
   #putPlain(texts: readonly string[]): boolean {
+    let length = 0;
+    for (const text of texts) length += text.length;
+    if (length > mostTogether) return false;
     const all = texts.join('');
     if (this.#encoded(all) !== all.length) return false;
     for (const text of texts) this.#starts[++this.#size] = this.#end += text.length;

@@ -6,6 +6,8 @@ import { pickTexts, textAt } from './texts.js';
 const text = fc.oneof(
   fc.string({ unit: 'binary-ascii', maxLength: 200 }),
   fc.string({ unit: 'grapheme', maxLength: 30 }),
+  // as long as an article, so that a few are too long to be put together
+  fc.nat({ max: 3000 }).map((length) => 'reed '.repeat(length / 5)),
   fc.constant(''),
 );
 
