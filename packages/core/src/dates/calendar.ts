@@ -12,16 +12,16 @@ export function dayNumber(day: string): number | null {
   return date > 28 && number >= monthStart(at + 1) ? null : number;
 }
 
-/** The first days of months, from January of the year 0 on, as they were asked for: sources hold days by the million. */
-const monthStarts = new Int32Array(10_000 * 12 + 1).fill(-0x80000000);
+/**
+ * The first days of months, from January of the year 0 on, as they were asked for: sources hold days by the million. So
+ * much is added to each that none is 0, which stands for one not yet asked for.
+ */
+const monthStarts = new Int32Array(10_000 * 12 + 1);
+const shift = 1_000_000;
 
 function monthStart(at: number): number {
-  let start = monthStarts[at]!;
-  if (start === -0x80000000) {
-    start = numberOf(Math.floor(at / 12), (at % 12) + 1, 1);
-    monthStarts[at] = start;
-  }
-  return start;
+  if (monthStarts[at] === 0) monthStarts[at] = numberOf(Math.floor(at / 12), (at % 12) + 1, 1) + shift;
+  return monthStarts[at]! - shift;
 }
 
 /** A piece of a text as a whole number; -1 where it is not digits alone. */

@@ -4,7 +4,8 @@ import { countsAt, type Counts } from './counts.js';
 import { gathered, lowest, treeOf, type Tree } from './lineage.js';
 import type { PostSet } from './post-set.js';
 import type { SortedColumn } from './sorted-column.js';
-import { stepsOfWalk, stepsOnBoard, type Rows, type TermColumn } from './term-column.js';
+import { stepsOfWalk, stepsOnBoard, type TermColumn } from './term-column.js';
+import type { Rows } from './term-rows.js';
 
 /** A column whose numbers go into rows: of terms, or of values by their rank. */
 export type RowColumn = TermColumn | SortedColumn;

@@ -5,17 +5,8 @@ import { SlugMaker } from '../text/slug.js';
 import { Arena } from '../kernel/arena.js';
 import { countShared, hasBit, wordsOf, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
+import { rowsOfOne, rowsWithAbove, type Numbers, type Rows } from './term-rows.js';
 import { lowerBound } from './bounds.js';
-
-type Numbers = Uint16Array | Uint32Array;
-
-/**
- * The terms of each post, in one of two forms. `one`: a term number a post, `none` where it has none; for flat fields
- * with one value each, at two bytes a post. `many`: the terms of post `p`, those above them included, are
- * `values[starts[p] … starts[p + 1])`.
- */
-export type Rows =
-  { form: 'one'; values: Numbers; none: number } | { form: 'many'; starts: Uint32Array; values: Numbers };
 
 /**
  * The terms of one field over all posts. A post stands under each term it carries and under all terms above it,
@@ -63,17 +54,17 @@ export function buildTermColumn(terms: TermList, values: Values, size: number, a
     const byFlag = [0xffff, 1, 0];
     const numbers = new Uint16Array(size);
     for (let p = 0; p < size; p++) numbers[p] = byFlag[values.flags[p]!]!;
-    return columnOf(terms, oneTerm(terms, numbers), size, arena, false);
+    return columnOf(terms, rowsOfOne(terms, numbers), size, arena, false);
   }
   if (values.form === 'term') {
-    const rows = oneTerm(terms, values.numbers);
+    const rows = rowsOfOne(terms, values.numbers);
     const column = columnOf(terms, rows, size, arena, rows.form === 'one');
     // what was adopted need not stay where it came from as well
     if (column.rows?.form === 'one') values.numbers = column.rows.values;
     return column;
   }
   if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
-  const rows = withAbove(terms, values.starts, values.numbers);
+  const rows = rowsWithAbove(terms, values.starts, values.numbers);
   const isShared = rows.values === values.numbers;
   const column = columnOf(terms, rows, size, arena, isShared);
   if (isShared && column.rows?.form === 'many') {
@@ -81,83 +72,6 @@ export function buildTermColumn(terms: TermList, values: Values, size: number, a
     values.starts = column.rows.starts;
   }
   return column;
-}
-
-function oneTerm(terms: TermList, numbers: Numbers): Rows {
-  const none = noTerm(numbers);
-  if (terms.parents.every((parent) => parent < 0)) return { form: 'one', values: numbers, none };
-  const starts = new Uint32Array(numbers.length + 1);
-  for (let p = 0; p < numbers.length; p++) starts[p + 1] = starts[p]! + (numbers[p] === none ? 0 : 1);
-  return withAbove(
-    terms,
-    starts,
-    numbers.filter((number) => number !== none),
-  );
-}
-
-/** Enters each post under the terms above its own too, once each. Rows that stay as they are are shared. */
-function withAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers): Rows {
-  const size = starts.length - 1;
-  const isFlat = parents.every((parent) => parent < 0);
-  if (isFlat && !mayRepeat(starts, numbers)) return { form: 'many', starts, values: numbers };
-  const depths = depthsOf(parents);
-  // lastSeen[t] is the last post that was put under t: a parent of two carried terms is entered once
-  const lastSeen = new Int32Array(parents.length).fill(-1);
-  const all = new Uint32Array(size + 1);
-  for (let p = 0; p < size; p++) {
-    const [start, end] = [starts[p]!, starts[p + 1]!];
-    let count = 0;
-    // most posts have one term, and nothing to enter twice
-    if (end - start === 1) count = depths[numbers[start]!]!;
-    else {
-      for (let i = start; i < end; i++) {
-        for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
-          lastSeen[t] = p;
-          count++;
-        }
-      }
-    }
-    all[p + 1] = all[p]! + count;
-  }
-  const values = termNumbers(parents.length, all[size]!);
-  lastSeen.fill(-1);
-  let at = 0;
-  for (let p = 0; p < size; p++) {
-    const [start, end] = [starts[p]!, starts[p + 1]!];
-    if (end - start === 1) for (let t = numbers[start]!; t >= 0; t = parents[t]!) values[at++] = t;
-    else {
-      for (let i = start; i < end; i++) {
-        for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
-          lastSeen[t] = p;
-          values[at++] = t;
-        }
-      }
-    }
-  }
-  return { form: 'many', starts: all, values };
-}
-
-/** Terms of a post that are soonest compared each with each. */
-const fewTerms = 16;
-
-/** Whether a post may carry a term twice: looked up where posts have few terms. */
-function mayRepeat(starts: Uint32Array, numbers: Numbers): boolean {
-  for (let p = 0, start = 0; p + 1 < starts.length; p++) {
-    const end = starts[p + 1]!;
-    if (end - start > fewTerms) return true;
-    for (let i = start + 1; i < end; i++) {
-      for (let j = start; j < i; j++) if (numbers[i] === numbers[j]) return true;
-    }
-    start = end;
-  }
-  return false;
-}
-
-/** How many terms there are from each up to the top, itself included. Parents come before their children. */
-function depthsOf(parents: Int32Array): Uint32Array {
-  const depths = new Uint32Array(parents.length);
-  for (let t = 0; t < depths.length; t++) depths[t] = parents[t]! < 0 ? 1 : depths[parents[t]!]! + 1;
-  return depths;
 }
 
 /** Turns rows over: from the terms of each post to the posts of each term. */

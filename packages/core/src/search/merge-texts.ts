@@ -29,9 +29,6 @@ export function mergeTexts(old: TextIndex, added: TextIndex, picks: Picks): Text
   };
 }
 
-/** Comes after every post. */
-const none = 0x7fffffff;
-
 /** Every word that a post has, its posts, and what number it has that was another's before. */
 interface MergedWords extends Pick<TextIndex, 'vocabulary' | 'starts' | 'posts' | 'weights'> {
   ofOld: Int32Array;
@@ -60,17 +57,24 @@ function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNum
     const xEnd = order <= 0 ? old.starts[i + 1]! : 0;
     let y = order >= 0 ? added.starts[j]! : 0;
     const yEnd = order >= 0 ? added.starts[j + 1]! : 0;
-    while (x < xEnd || y < yEnd) {
-      const a = x < xEnd ? ofOld[oldPosts[x]!]! : none;
-      const b = y < yEnd ? ofAdded[addedPosts[y]!]! : none;
-      if (a < 0) x++;
-      else if (a < b) {
-        posts[end] = a;
-        weights[end++] = oldWeights[x++]!;
-      } else {
-        posts[end] = b;
-        weights[end++] = addedWeights[y++]!;
+    for (; y < yEnd; y++) {
+      const added = ofAdded[addedPosts[y]!]!;
+      for (; x < xEnd; x++) {
+        const post = ofOld[oldPosts[x]!]!;
+        if (post > added) break;
+        // one that is gone
+        if (post < 0) continue;
+        posts[end] = post;
+        weights[end++] = oldWeights[x]!;
       }
+      posts[end] = added;
+      weights[end++] = addedWeights[y]!;
+    }
+    for (; x < xEnd; x++) {
+      const post = ofOld[oldPosts[x]!]!;
+      if (post < 0) continue;
+      posts[end] = post;
+      weights[end++] = oldWeights[x]!;
     }
     if (end > start) {
       if (order <= 0) words.ofOld[i] = vocabulary.length;
