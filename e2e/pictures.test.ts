@@ -69,16 +69,22 @@ const views: View[] = [
     path: '/lenses/field-notes?habitat=mudflat',
     prepare: async () => {
       await wiringOf('kind', 'only these');
-      await browser.run(
-        `const box = document.querySelector('[aria-label="State of the page"]'); box.value = 'plain';
-         box.dispatchEvent(new Event('change', { bubbles: true }))`,
-      );
+      await showState('plain');
       await browser.find('iframe[title$="without scripts"]');
       await browser.until('it is drawn', () =>
         browser.run<boolean>(
           'return document.querySelector(`iframe[title$="without scripts"]`).contentDocument.querySelector(".ivy-card") !== null',
         ),
       );
+    },
+  },
+  {
+    name: 'bench-loading',
+    path: '/lenses/field-notes?habitat=mudflat',
+    prepare: async () => {
+      await cardsInFrame();
+      await showState('loading');
+      await browser.inFrame(() => browser.find('.ivy-ghost-facet'));
     },
   },
   { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
@@ -126,6 +132,15 @@ const views: View[] = [
 async function cardsInFrame(): Promise<void> {
   await browser.inFrame(() => browser.find('.ivy-card'));
   await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
+}
+
+/** Shows the live page as it is in a state. */
+async function showState(state: string): Promise<void> {
+  await browser.run(
+    `const box = document.querySelector('[aria-label="State of the page"]'); box.value = arguments[0];
+     box.dispatchEvent(new Event('change', { bubbles: true }))`,
+    state,
+  );
 }
 
 /** Takes a facet in hand, and waits for words of its wiring. */

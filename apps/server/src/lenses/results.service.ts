@@ -66,7 +66,13 @@ export class ResultsService {
     const kept = await this.keeper.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
     const ahead = this.#workAhead(kept, posts, which);
-    await (searches(kept.lens, address) ? ahead.words() : ahead.columns);
+    try {
+      await (searches(kept.lens, address) ? ahead.words() : ahead.columns);
+    } catch (error) {
+      // what failed must not be remembered: the next request tries again
+      this.#ahead.get(posts)?.delete(kept.lens);
+      throw error;
+    }
     return {
       kept,
       posts,
@@ -81,12 +87,12 @@ export class ResultsService {
     let ahead = byLens.get(lens);
     if (ahead) return ahead;
     byLens.set(lens, (ahead = new WorkAhead(posts.index, lens)));
-    const all = which === 'release' ? ahead.counts().then(() => this.indexes.save(sourceId, posts)) : ahead.columns;
-    all.catch((error: unknown) => {
-      // whoever asks next tries again
-      byLens.delete(lens);
-      this.#log.error(`Work ahead failed: ${String(error)}`);
-    });
+    if (which === 'release') {
+      ahead
+        .counts()
+        .then(() => this.indexes.save(sourceId, posts))
+        .catch((error: unknown) => this.#log.error(`Work ahead failed: ${String(error)}`));
+    }
     return ahead;
   }
 
