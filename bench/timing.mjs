@@ -17,20 +17,24 @@ export const uncounted = 2;
 const counted = 5;
 export const rounds = uncounted + counted;
 
-/** Milliseconds a thing takes: the median of five times. */
-export function median(run) {
+/** Milliseconds a thing takes: the median of five times, after some that do not count. */
+export function median(run, before = uncounted) {
   return middle(
-    Array.from({ length: rounds }, () => {
-      const start = performance.now();
-      run();
-      return performance.now() - start;
-    }),
+    Array.from({ length: before + counted }, () => timeOf(run)),
+    before,
   );
 }
 
+/** Milliseconds one run takes. */
+export function timeOf(run) {
+  const start = performance.now();
+  run();
+  return performance.now() - start;
+}
+
 /** The median of what each round took, but for the first ones. */
-export function middle(times) {
-  return quantiles(times.slice(times.length > uncounted ? uncounted : 0)).p50;
+export function middle(times, before = uncounted) {
+  return quantiles(times.slice(times.length > before ? before : 0)).p50;
 }
 
 export function quantiles(all) {

@@ -138,6 +138,33 @@ export function countRun(bits: Bits, start: number, end: number): number {
   return count;
 }
 
+/**
+ * Puts posts of one set into another that is empty, under other numbers.
+ * @param runs  posts in a row, two numbers each: the first one's number in `from`, and how many they are; below zero for
+ *   as many that come from elsewhere
+ */
+export function moveBits(from: Bits, to: Bits, runs: Int32Array): void {
+  for (let r = 0, p = 0; r < runs.length; r += 2) {
+    const count = runs[r + 1]!;
+    if (runs[r]! >= 0) moveRun(from, runs[r]!, to, p, count);
+    p += count;
+  }
+}
+
+function moveRun(from: Bits, source: number, to: Bits, target: number, left: number): void {
+  while (left > 0) {
+    // up to the end of a word that is written
+    const many = Math.min(left, 32 - (target & 31));
+    const shift = source & 31;
+    let word = from[source >>> 5]! >>> shift;
+    if (shift + many > 32) word |= from[(source >>> 5) + 1]! << (32 - shift);
+    to[target >>> 5]! |= (word & (0xffffffff >>> (32 - many))) << (target & 31);
+    source += many;
+    target += many;
+    left -= many;
+  }
+}
+
 /** The first post of a set; -1 of none. */
 export function firstBit(bits: Bits): number {
   for (let w = 0; w < bits.length; w++) if (bits[w] !== 0) return (w << 5) + 31 - Math.clz32(bits[w]! & -bits[w]!);

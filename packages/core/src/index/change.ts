@@ -2,12 +2,13 @@ import { fieldWithRole, type Field, type Post, type Term } from '../model/post.j
 import { mergeTexts } from '../search/merge-texts.js';
 import { buildTextIndex } from '../search/text-index.js';
 import { packValues } from '../store/packer.js';
-import { newNumbers, type NewNumbers, type Picks } from '../store/picks.js';
+import { inOrder, newNumbers, picksOf, type InOrder, type NewNumbers, type Picks } from '../store/picks.js';
 import { packPosts } from '../store/post-packer.js';
-import { newestFirst, type PostStore } from '../store/post-store.js';
+import { newestFirst, postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
-import { pickTexts, textAt } from '../store/texts.js';
+import { compareTexts, pickTexts, textAt } from '../store/texts.js';
 import { pickValues, renumberTerms, type Values } from '../store/values.js';
+import { changeTermColumn, movesOf } from './change-term-column.js';
 import { keysOf, mergeOrder } from './merge-order.js';
 import { PostIndex, type KeptText } from './post-index.js';
 
@@ -25,7 +26,8 @@ export interface Change {
 
 /**
  * Makes the index after a change out of the one before: the same as building it from nothing, in less time. What did
- * not change is copied column by column, and only texts that are new are cut into words. The old index stays as it is.
+ * not change is copied column by column, the columns of terms that were made are taken over, and only texts that are new
+ * are cut into words. The old index stays as it is.
  */
 export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const fields = change.fields ?? old.fields;
@@ -35,8 +37,7 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   // the last of several under one id counts, as if they had come one after the other
   const upsert = [...new Map(change.upsert.map((post) => [post.id, post])).values()];
   const added = packPosts(fields, termsOf, upsert);
-  const gone = new Set([...change.remove, ...upsert.map((post) => post.id)]);
-  const kept = keptPosts(old, gone);
+  const kept = keptPosts(old, added, change.remove);
   const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
 
   const published = fieldWithRole(fields, 'published');
@@ -47,23 +48,40 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const valuesOf = (key: string) =>
     pickValues(before.get(key)!, added.values.get(key)!, picks, termsOf(key)?.terms.length ?? 0);
   const store: PostStore = {
-    size: picks.length,
+    size: picks.rows.length,
     ids: pickTexts(old.store.ids, added.ids, picks),
     byId: mergeIds(old, added, numbers),
     values: new Map(fields.map((field) => [field.key, valuesOf(field.key)])),
   };
   const bare = new PostIndex(fields, taxonomies, store);
-  const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, picks)) : [];
-  return new PostIndex(fields, taxonomies, store, texts);
+  const ordered = inOrder(picks);
+  const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, ordered)) : [];
+  const now = new PostIndex(fields, taxonomies, store, texts, old.arenaFrom);
+  const moves = movesOf(ordered, numbers);
+  for (const [key, column] of moves ? old.columns : []) {
+    const terms = now.termList(key);
+    if (!terms || !sameTerms(old, now, key)) continue;
+    const pick = (some: Picks) => pickValues(before.get(key)!, added.values.get(key)!, some, terms.terms.length);
+    now.keepColumn(key, changeTermColumn(column, terms, store.values.get(key)!, pick, moves!, now.arena));
+  }
+  return now;
 }
 
-/** Numbers of the old posts that stay, ascending. */
-function keptPosts(old: PostIndex, gone: ReadonlySet<string>): Uint32Array {
+/** Whether a field has the terms it had, one under the other as they were. */
+function sameTerms(old: PostIndex, now: PostIndex, key: string): boolean {
+  const [before, after] = [old.termList(key), now.termList(key)];
+  if (!before || !after || old.field(key)?.type !== now.field(key)?.type) return false;
+  return sameSlugs(before.terms, after.terms) && before.parents.every((parent, t) => parent === after.parents[t]);
+}
+
+/** Numbers of the old posts that stay, ascending: those that are not removed, nor come anew. */
+function keptPosts(old: PostIndex, added: PostStore, gone: readonly string[]): Uint32Array {
   const removed = new Uint8Array(old.size);
-  for (const id of gone) {
-    const post = old.numberOf(id);
+  const take = (post: number | undefined) => {
     if (post !== undefined) removed[post] = 1;
-  }
+  };
+  for (const id of gone) take(old.numberOf(id));
+  for (let post = 0; post < added.size; post++) take(postWithId(old.store, added.ids, post));
   const kept = new Uint32Array(old.size);
   let count = 0;
   for (let p = 0; p < old.size; p++) if (!removed[p]) kept[count++] = p;
@@ -80,7 +98,7 @@ function inOldOrder(old: PostIndex, added: PostStore, kept: Uint32Array, publish
   return mergeOrder(
     { count: kept.length, keyAt: (i) => oldKeys(kept[i]!), idAt: (i) => old.idOf(kept[i]!) },
     { count: added.size, keyAt: addedKeys, idAt: (post) => textAt(added.ids, post) },
-    (i) => kept[i]!,
+    kept,
   );
 }
 
@@ -91,16 +109,17 @@ function inNewOrder(
   kept: Uint32Array,
   published: { field: Field; before: ReadonlyMap<string, Values>; terms: TermList | null } | undefined,
 ): Picks {
-  const loose = new Int32Array(kept.length + added.size);
-  loose.set(kept);
-  for (let post = 0; post < added.size; post++) loose[kept.length + post] = ~post;
+  const rows = new Int32Array(kept.length + added.size);
+  rows.set(kept);
+  for (let post = 0; post < added.size; post++) rows[kept.length + post] = ~post;
+  const loose = picksOf(rows);
   const byId = mergeIds(old, added, newNumbers(old.size, added.size, loose));
-  if (!published) return loose.map((_, p) => loose[byId[p]!]!);
+  if (!published) return picksOf(rows.map((_, p) => rows[byId[p]!]!));
   const { field, before, terms } = published;
   const { key } = field;
   const values = pickValues(before.get(key)!, added.values.get(key)!, loose, terms?.terms.length ?? 0);
   const order = newestFirst(field, values, terms, byId);
-  return loose.map((_, p) => loose[order[p]!]!);
+  return picksOf(rows.map((_, p) => rows[order[p]!]!));
 }
 
 /** Old values of a field, in the terms of the new index; none where the field is new or of another type. */
@@ -132,11 +151,10 @@ function mergeIds(old: PostIndex, added: PostStore, { ofOld, ofAdded }: NewNumbe
   const merged = new Uint32Array(count + added.size);
   let [at, from] = [0, 0];
   for (const post of added.byId) {
-    const id = textAt(added.ids, post);
     let [low, high] = [from, count];
     while (low < high) {
       const middle = (low + high) >>> 1;
-      if (old.idOf(many[middle]!) < id) low = middle + 1;
+      if (compareTexts(old.store.ids, many[middle]!, added.ids, post) < 0) low = middle + 1;
       else high = middle;
     }
     while (from < low) merged[at++] = ofOld[many[from++]!]!;
@@ -160,14 +178,10 @@ function sameLabels(old: PostIndex, now: PostIndex): boolean {
 }
 
 /** Cuts the words of added posts and takes over those of all others. */
-function changeText({ fields, text: old }: KeptText, now: PostIndex, picks: Picks): KeptText {
-  // added posts are cut in the order they now stand in
-  const rows = Int32Array.from(picks);
-  const addedPosts: number[] = [];
-  for (let p = 0; p < rows.length; p++) if (rows[p]! < 0) rows[p] = ~(addedPosts.push(p) - 1);
+function changeText({ fields, text: old }: KeptText, now: PostIndex, { picks, addedAt }: InOrder): KeptText {
   const added = buildTextIndex(
-    addedPosts.length,
-    fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedPosts[i]!, key) })),
+    addedAt.length,
+    fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) })),
   );
-  return { fields, text: mergeTexts(old, added, rows) };
+  return { fields, text: mergeTexts(old, added, picks) };
 }

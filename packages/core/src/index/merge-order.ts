@@ -1,6 +1,6 @@
 import { noFlag, noWhole, type Values } from '../store/values.js';
 import type { Field } from '../model/post.js';
-import type { Picks } from '../store/picks.js';
+import { picksOf, type Picks } from '../store/picks.js';
 import { textAt } from '../store/texts.js';
 import { momentOf } from './order.js';
 
@@ -36,9 +36,12 @@ export function keysOf(published: Field | undefined, values: Values | undefined)
   }
 }
 
-/** Puts the added posts, which are few, among the old ones, each by halving. */
-export function mergeOrder(old: Ordered, added: Ordered, postAt: (place: number) => number): Picks {
-  const picks = new Int32Array(old.count + added.count);
+/**
+ * Puts the added posts, which are few, among the old ones, each by halving.
+ * @param posts  the old post at each place
+ */
+export function mergeOrder(old: Ordered, added: Ordered, posts: Uint32Array): Picks {
+  const rows = new Int32Array(old.count + added.count);
   let [p, from] = [0, 0];
   for (let i = 0; i < added.count; i++) {
     const [key, id] = [added.keyAt(i), added.idAt(i)];
@@ -48,11 +51,13 @@ export function mergeOrder(old: Ordered, added: Ordered, postAt: (place: number)
       if (isBefore(old.keyAt(middle), key, () => old.idAt(middle) < id)) low = middle + 1;
       else high = middle;
     }
-    while (from < low) picks[p++] = postAt(from++);
-    picks[p++] = ~i;
+    rows.set(posts.subarray(from, low), p);
+    p += low - from;
+    from = low;
+    rows[p++] = ~i;
   }
-  while (from < old.count) picks[p++] = postAt(from++);
-  return picks;
+  rows.set(posts.subarray(from, old.count), p);
+  return picksOf(rows);
 }
 
 function isBefore(a: number, b: number, isTieBefore: () => boolean): boolean {

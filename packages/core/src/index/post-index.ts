@@ -3,8 +3,9 @@ import { zoneDays } from '../dates/zone.js';
 import { plainField, type Field, type Post, type Term, type Value } from '../model/post.js';
 import { indexingTexts, searchText, type TextIndex } from '../search/text-index.js';
 import { Arena } from '../kernel/arena.js';
-import type { PostStore } from '../store/post-store.js';
+import { postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
+import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
 import { orderByKeys, sortKeys } from './order.js';
@@ -78,17 +79,13 @@ export class PostIndex implements Vocabulary {
     return textAt(this.store.ids, post);
   }
 
-  /** The number of the post with an id: found by halving, as ids are kept in order. */
+  /** The number of the post with an id. */
   numberOf(id: string): number | undefined {
-    const { byId } = this.store;
-    let [low, high] = [0, byId.length];
-    while (low < high) {
-      const middle = (low + high) >>> 1;
-      if (this.idOf(byId[middle]!) < id) low = middle + 1;
-      else high = middle;
-    }
-    const post = byId[low];
-    return post !== undefined && this.idOf(post) === id ? post : undefined;
+    return postWithId(
+      this.store,
+      packTexts(1, () => id),
+      0,
+    );
   }
 
   hasPost(id: string): boolean {
@@ -144,6 +141,16 @@ export class PostIndex implements Vocabulary {
       this.#columns.set(key, column);
     }
     return column;
+  }
+
+  /** The columns of terms that were made, by field. */
+  get columns(): ReadonlyMap<string, TermColumn> {
+    return this.#columns;
+  }
+
+  /** Takes a column that was made elsewhere: the one that would be built. */
+  keepColumn(key: string, column: TermColumn): void {
+    this.#columns.set(key, column);
   }
 
   /** Post numbers in the order of a field. */

@@ -3,16 +3,17 @@ import { termList, type TermList } from '../store/term-list.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 import { SlugMaker } from '../text/slug.js';
 import { Arena } from '../kernel/arena.js';
-import { countShared, hasBit, wordsOf, type Bits } from './bits.js';
+import { countShared, hasBit, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
-import { rowsOfOne, rowsWithAbove, type Numbers, type Rows } from './term-rows.js';
+import { rowsOf, type Numbers, type Rows } from './term-rows.js';
+import { setsOfRows, type Board, type TermSets } from './term-sets.js';
 import { lowerBound } from './bounds.js';
 
 /**
  * The terms of one field over all posts. A post stands under each term it carries and under all terms above it,
  * once each, so that "has the term or any below it" is one look-up.
  */
-export interface TermColumn extends TermList {
+export interface TermColumn extends TermList, TermSets {
   /** How many posts there are. */
   size: number;
   /** Null once the index has them in the rows of its posts, and they would only take room here. */
@@ -21,146 +22,39 @@ export interface TermColumn extends TermList {
   sharesRows: boolean;
   /** Where the rows lie in the index's arena; null where they don't. */
   rowsAt: { values: number; starts: number } | null;
-  /** How many posts stand under each term. */
-  sizes: Uint32Array;
-  /** The posts under a term, ascending: kept for terms on few posts, null for the others. */
-  postings: (Uint32Array | null)[];
-  /** The posts under a term as a set: kept for terms on many posts, null for the others. */
-  sets: (Bits | null)[];
-  /** The same as it lies in the index's arena; null where it does not. */
-  board: Board | null;
 }
-
-/** Sets and lists of a column as they lie in an arena, each kind in a row, so that one call counts all. */
-interface Board {
-  arena: Arena;
-  /** Terms kept as sets, and those kept as lists, in the order they lie in. */
-  dense: readonly number[];
-  sparse: readonly number[];
-  sets: Int32Array;
-  lists: Int32Array;
-  /** Addresses where the lists end. */
-  ends: Int32Array;
-}
-
-/**
- * Share of posts from which a set is both smaller and quicker than a list: at 1 in 32 they take the same room.
- */
-const denseShare = 1 / 32;
 
 /** Builds the column of a field from its values. Cost: a few steps for each term a post stands under. */
 export function buildTermColumn(terms: TermList, values: Values, size: number, arena: Arena | null): TermColumn {
-  if (values.form === 'flags') {
-    const byFlag = [0xffff, 1, 0];
-    const numbers = new Uint16Array(size);
-    for (let p = 0; p < size; p++) numbers[p] = byFlag[values.flags[p]!]!;
-    return columnOf(terms, rowsOfOne(terms, numbers), size, arena, false);
-  }
-  if (values.form === 'term') {
-    const rows = rowsOfOne(terms, values.numbers);
-    const column = columnOf(terms, rows, size, arena, rows.form === 'one');
-    // what was adopted need not stay where it came from as well
-    if (column.rows?.form === 'one') values.numbers = column.rows.values;
-    return column;
-  }
-  if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
-  const rows = rowsWithAbove(terms, values.starts, values.numbers);
-  const isShared = rows.values === values.numbers;
-  const column = columnOf(terms, rows, size, arena, isShared);
-  if (isShared && column.rows?.form === 'many') {
-    values.numbers = column.rows.values;
-    values.starts = column.rows.starts;
+  const { rows, isShared } = rowsOf(terms, values);
+  const kept = setsOfRows(terms.terms.length, rows, size, arena);
+  return adoptedFor(values, columnOf(terms, kept, rows, size, arena, isShared));
+}
+
+/** What the index adopted of the values it shares with a column need not stay where it came from as well. */
+export function adoptedFor(values: Values, column: TermColumn): TermColumn {
+  const { rows, sharesRows } = column;
+  if (!rows || !sharesRows) return column;
+  if (values.form === 'term' && rows.form === 'one') values.numbers = rows.values;
+  if (values.form === 'terms' && rows.form === 'many') {
+    values.numbers = rows.values;
+    values.starts = rows.starts;
   }
   return column;
 }
 
-/** Turns rows over: from the terms of each post to the posts of each term. */
-function columnOf(terms: TermList, rows: Rows, size: number, arena: Arena | null, sharesRows: boolean): TermColumn {
-  const count = terms.terms.length;
-  const sizes = new Uint32Array(count);
-  const { values } = rows;
-  for (let i = 0; i < values.length; i++) if (values[i]! < count) sizes[values[i]!]!++;
-  const isDense = (t: number) => sizes[t]! > size * denseShare;
-  const words = wordsOf(size);
-  let [listed, dense] = [0, 0];
-  for (let t = 0; t < count; t++) {
-    if (isDense(t)) dense++;
-    else listed += sizes[t]!;
-  }
-  // one run of memory for all lists and one for all sets: thousands of small ones cost more than what is in them
-  const kept = arena && { bits: arena.keep(dense * words), lists: arena.keep(listed), ends: arena.keep(count - dense) };
-  const bits = kept?.bits ?? new Int32Array(dense * words);
-  const listWords = kept?.lists ?? new Int32Array(listed);
-  const lists = new Uint32Array(listWords.buffer, listWords.byteOffset, listed);
-  const next = new Uint32Array(count);
-  const postings: TermColumn['postings'] = [];
-  const sets: TermColumn['sets'] = [];
-  listed = dense = 0;
-  for (let t = 0; t < count; t++) {
-    next[t] = isDense(t) ? dense * words : listed;
-    postings.push(isDense(t) ? null : lists.subarray(listed, listed + sizes[t]!));
-    sets.push(isDense(t) ? bits.subarray(dense * words, (dense + 1) * words) : null);
-    if (isDense(t)) dense++;
-    else listed += sizes[t]!;
-  }
-  const isSet = Uint8Array.from(sets, (set) => (set ? 1 : 0));
-  const fill: Fill = { isSet, next, bits, lists };
-  if (rows.form === 'one') fillOne(fill, values);
-  else fillMany(fill, rows.starts, values);
-  let board: Board | null = null;
-  if (arena && kept?.bits && kept.lists && kept.ends) {
-    const all = Array.from(sizes, (_, t) => t);
-    const [here, there] = [all.filter((t) => isSet[t]), all.filter((t) => !isSet[t])];
-    there.forEach((t, i) => (kept.ends![i] = lists.byteOffset + next[t]! * 4));
-    board = { arena, dense: here, sparse: there, sets: bits, lists: listWords, ends: kept.ends };
-  }
-  const { terms: list, numbers, parents } = terms;
-  const column: TermColumn = {
-    size,
-    terms: list,
-    numbers,
-    parents,
-    rows,
-    sharesRows,
-    rowsAt: null,
-    sizes,
-    postings,
-    sets,
-    board,
-  };
+/** @param sharesRows  whether the rows are the store's own */
+export function columnOf(
+  { terms, numbers, parents }: TermList,
+  kept: TermSets,
+  rows: Rows,
+  size: number,
+  arena: Arena | null,
+  sharesRows: boolean,
+): TermColumn {
+  const column: TermColumn = { size, terms, numbers, parents, rows, sharesRows, rowsAt: null, ...kept };
   if (arena && sharesRows) adoptRows(column, arena);
   return column;
-}
-
-/** Where the posts of each term go: from `next` on, among the words of sets or the posts of lists. */
-interface Fill {
-  isSet: Uint8Array;
-  next: Uint32Array;
-  bits: Bits;
-  lists: Uint32Array;
-}
-
-// as with counting, the loops stand alone, each over one form of rows
-function fillOne({ isSet, next, bits, lists }: Fill, values: Numbers): void {
-  const count = next.length;
-  for (let p = 0; p < values.length; p++) {
-    const t = values[p]!;
-    if (t >= count) continue;
-    if (isSet[t] === 1) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
-    else lists[next[t]!++] = p;
-  }
-}
-
-function fillMany({ isSet, next, bits, lists }: Fill, starts: Uint32Array, values: Numbers): void {
-  const size = starts.length - 1;
-  for (let p = 0, i = 0; p < size; p++) {
-    const end = starts[p + 1]!;
-    for (; i < end; i++) {
-      const t = values[i]!;
-      if (isSet[t] === 1) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
-      else lists[next[t]!++] = p;
-    }
-  }
 }
 
 /** Puts the rows of a column where the kernel can walk them. */
@@ -331,7 +225,8 @@ export function buildValueColumn(
     const value = values[p];
     numbers[p] = typeof value === 'string' || typeof value === 'number' ? numberOf.get(value)! : none;
   }
-  return columnOf(termList(terms), { form: 'one', values: numbers, none }, size, arena, false);
+  const rows: Rows = { form: 'one', values: numbers, none };
+  return columnOf(termList(terms), setsOfRows(terms.length, rows, size, arena), rows, size, arena, false);
 }
 
 /** A number keeps its sign and point apart from other numbers: -1.5 → `minus-1-5`. */

@@ -1,5 +1,5 @@
 import type { TermList } from '../store/term-list.js';
-import { noTerm, termNumbers } from '../store/values.js';
+import { noTerm, termNumbers, type Values } from '../store/values.js';
 
 export type Numbers = Uint16Array | Uint32Array;
 
@@ -11,8 +11,33 @@ export type Numbers = Uint16Array | Uint32Array;
 export type Rows =
   { form: 'one'; values: Numbers; none: number } | { form: 'many'; starts: Uint32Array; values: Numbers };
 
+/** Rows, and whether they are the very arrays of the values they come from. */
+export interface RowsOf {
+  rows: Rows;
+  isShared: boolean;
+}
+
+/** The number of each flag among the terms `yes` and `no`; past them for none. */
+const termOfFlag = [0xffff, 1, 0];
+
+/** The terms of each post out of the values of a field of terms or of yes and no. */
+export function rowsOf(terms: TermList, values: Values): RowsOf {
+  if (values.form === 'flags') {
+    const numbers = new Uint16Array(values.flags.length);
+    for (let p = 0; p < numbers.length; p++) numbers[p] = termOfFlag[values.flags[p]!]!;
+    return { rows: rowsOfOne(terms, numbers), isShared: false };
+  }
+  if (values.form === 'term') {
+    const rows = rowsOfOne(terms, values.numbers);
+    return { rows, isShared: rows.form === 'one' };
+  }
+  if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
+  const rows = rowsWithAbove(terms, values.starts, values.numbers);
+  return { rows, isShared: rows.values === values.numbers };
+}
+
 /** Rows of posts that carry one term each. */
-export function rowsOfOne(terms: TermList, numbers: Numbers): Rows {
+function rowsOfOne(terms: TermList, numbers: Numbers): Rows {
   const none = noTerm(numbers);
   if (terms.parents.every((parent) => parent < 0)) return { form: 'one', values: numbers, none };
   const starts = new Uint32Array(numbers.length + 1);
@@ -25,7 +50,7 @@ export function rowsOfOne(terms: TermList, numbers: Numbers): Rows {
 }
 
 /** Enters each post under the terms above its own too, once each. Rows that stay as they are are shared. */
-export function rowsWithAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers): Rows {
+function rowsWithAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers): Rows {
   const size = starts.length - 1;
   const isFlat = parents.every((parent) => parent < 0);
   if (isFlat && !mayRepeat(starts, numbers)) return { form: 'many', starts, values: numbers };

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { picksOf } from '../store/picks.js';
 import { mergeTexts } from './merge-texts.js';
 import { buildTextIndex } from './text-index.js';
 
@@ -26,7 +27,7 @@ test.each([
       let next = 0;
       const inNew = Int32Array.from(picks, (pick) => (pick < 0 ? ~next++ : pick));
       const all = Array.from(inNew, (pick) => (pick < 0 ? added[~pick]! : old[pick]!));
-      expect(mergeTexts(indexOf(old), indexOf(added), inNew)).toEqual(indexOf(all));
+      expect(mergeTexts(indexOf(old), indexOf(added), picksOf(inNew))).toEqual(indexOf(all));
     }),
     { numRuns: 300 },
   );

@@ -1,12 +1,4 @@
-import {
-  copyNumbers,
-  endOfRun,
-  newNumbers,
-  pickNumbers,
-  pickStarts,
-  type NewNumbers,
-  type Picks,
-} from '../store/picks.js';
+import { newNumbers, pickNumbers, pickRuns, pickStarts, type NewNumbers, type Picks } from '../store/picks.js';
 import { byCodeUnits } from '../text/slug.js';
 import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
 
@@ -21,7 +13,7 @@ export function mergeTexts(old: TextIndex, added: TextIndex, picks: Picks): Text
   if (!numbers.isOrderKept) return indexAnew(old, added, picks);
   const words = mergeWords(old, added, numbers);
   const { tokenStarts, tokens } = pickTokens(old, added, picks, words);
-  const lengths = pickNumbers(new Float32Array(picks.length), old.lengths, added.lengths, picks);
+  const lengths = pickNumbers(new Float32Array(picks.rows.length), old.lengths, added.lengths, picks);
   const { vocabulary, starts, posts, weights } = words;
   return {
     ...{ vocabulary, starts, posts, weights, tokenStarts, tokens, lengths, fieldWeights: old.fieldWeights },
@@ -39,56 +31,80 @@ function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNum
   const vocabulary: string[] = [];
   const starts: number[] = [0];
   const most = old.posts.length + added.posts.length;
-  const [posts, weights] = [new Uint32Array(most), new Float32Array(most)];
+  const merged: PostsOfWords = { posts: new Uint32Array(most), weights: new Float32Array(most), end: 0 };
   const words = {
     ofOld: new Int32Array(old.vocabulary.length).fill(-1),
     ofAdded: new Int32Array(added.vocabulary.length).fill(-1),
   };
-  // an array of an object would be looked up at every step
-  const [oldPosts, oldWeights, addedPosts, addedWeights] = [old.posts, old.weights, added.posts, added.weights];
-  let i = 0;
-  let j = 0;
-  let end = 0;
+  let [i, j] = [0, 0];
   while (i < old.vocabulary.length || j < added.vocabulary.length) {
     const order = compareWords(old.vocabulary[i], added.vocabulary[j]);
     const word = order <= 0 ? old.vocabulary[i]! : added.vocabulary[j]!;
-    const start = end;
-    let x = order <= 0 ? old.starts[i]! : 0;
-    const xEnd = order <= 0 ? old.starts[i + 1]! : 0;
-    let y = order >= 0 ? added.starts[j]! : 0;
-    const yEnd = order >= 0 ? added.starts[j + 1]! : 0;
-    for (; y < yEnd; y++) {
-      const added = ofAdded[addedPosts[y]!]!;
-      for (; x < xEnd; x++) {
-        const post = ofOld[oldPosts[x]!]!;
-        if (post > added) break;
-        // one that is gone
-        if (post < 0) continue;
-        posts[end] = post;
-        weights[end++] = oldWeights[x]!;
+    const start = merged.end;
+    let from = order <= 0 ? old.starts[i]! : 0;
+    const to = order <= 0 ? old.starts[i + 1]! : 0;
+    if (order >= 0) {
+      for (let y = added.starts[j]!; y < added.starts[j + 1]!; y++) {
+        const post = ofAdded[added.posts[y]!]!;
+        from = takeBefore(merged, old, from, to, ofOld, post);
+        merged.posts[merged.end] = post;
+        merged.weights[merged.end++] = added.weights[y]!;
       }
-      posts[end] = added;
-      weights[end++] = addedWeights[y]!;
     }
-    for (; x < xEnd; x++) {
-      const post = ofOld[oldPosts[x]!]!;
-      if (post < 0) continue;
-      posts[end] = post;
-      weights[end++] = oldWeights[x]!;
-    }
-    if (end > start) {
+    takeBefore(merged, old, from, to, ofOld, Infinity);
+    if (merged.end > start) {
       if (order <= 0) words.ofOld[i] = vocabulary.length;
       if (order >= 0) words.ofAdded[j] = vocabulary.length;
       vocabulary.push(word);
-      starts.push(end);
+      starts.push(merged.end);
     }
     if (order <= 0) i++;
     if (order >= 0) j++;
   }
+  const { posts, weights, end } = merged;
   return {
-    ...{ vocabulary, starts: Uint32Array.from(starts), posts: posts.slice(0, end), weights: weights.slice(0, end) },
+    ...{
+      vocabulary,
+      starts: Uint32Array.from(starts),
+      posts: posts.subarray(0, end),
+      weights: weights.subarray(0, end),
+    },
     ...words,
   };
+}
+
+/** The posts of words as they are put together. */
+interface PostsOfWords extends Pick<TextIndex, 'posts' | 'weights'> {
+  end: number;
+}
+
+/**
+ * Takes the posts of a word over that now come before another one, but for those that are gone; gives where it stopped.
+ * Apart, so that the engine compiles it soon: a change is made now and then only, and a long function takes long to be
+ * found worth it.
+ */
+function takeBefore(
+  merged: PostsOfWords,
+  old: Pick<TextIndex, 'posts' | 'weights'>,
+  from: number,
+  to: number,
+  ofOld: Int32Array,
+  before: number,
+): number {
+  // an array of an object would be looked up at every step
+  const { posts, weights } = merged;
+  const [oldPosts, oldWeights] = [old.posts, old.weights];
+  let { end } = merged;
+  let x = from;
+  for (; x < to; x++) {
+    const post = ofOld[oldPosts[x]!]!;
+    if (post > before) break;
+    if (post < 0) continue;
+    posts[end] = post;
+    weights[end++] = oldWeights[x]!;
+  }
+  merged.end = end;
+  return x;
 }
 
 /** Of two words at the heads of two sorted lists, which comes first; a list that is at its end comes last. */
@@ -105,17 +121,10 @@ function pickTokens(
   words: { ofOld: Int32Array; ofAdded: Int32Array },
 ): Pick<TextIndex, 'tokenStarts' | 'tokens'> {
   const tokenStarts = pickStarts(old.tokenStarts, added.tokenStarts, picks);
-  const tokens = new Int32Array(tokenStarts[picks.length]!);
   const before = renumbered(old.tokens, words.ofOld);
   const after = renumbered(added.tokens, words.ofAdded);
-  for (let p = 0; p < picks.length;) {
-    const pick = picks[p]!;
-    const end = endOfRun(picks, p);
-    const starts = pick >= 0 ? old.tokenStarts : added.tokenStarts;
-    const row = pick >= 0 ? pick : ~pick;
-    copyNumbers(pick >= 0 ? before : after, starts[row]!, starts[row + end - p]!, tokens, tokenStarts[p]!);
-    p = end;
-  }
+  const tokens = new Int32Array(tokenStarts[picks.rows.length]!);
+  pickRuns(tokens, tokenStarts, [before, old.tokenStarts], [after, added.tokenStarts], picks);
   return { tokenStarts, tokens };
 }
 

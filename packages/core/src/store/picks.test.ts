@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pickNumbers, pickStarts } from './picks.js';
+import { inOrder, pickNumbers, picksOf, pickStarts } from './picks.js';
 
 const kinds = [Uint8Array, Int16Array, Uint16Array, Uint32Array, Int32Array, Float32Array, Float64Array];
 
@@ -11,7 +11,7 @@ const runs = fc.array(
   ),
   { maxLength: 8 },
 );
-const picksOf = (all: readonly { start: number; length: number }[]) =>
+const rowsOf = (all: readonly { start: number; length: number }[]) =>
   Int32Array.from(all.flatMap(({ start, length }) => Array.from({ length }, (_, i) => start + i)));
 
 test.each(kinds.map((kind) => [kind.name, kind] as const))('rows of %s are picked from two lists', (_, Kind) => {
@@ -19,9 +19,9 @@ test.each(kinds.map((kind) => [kind.name, kind] as const))('rows of %s are picke
   const added = Kind.from(Array.from({ length: 20 }, (__, i) => 255 - i));
   fc.assert(
     fc.property(runs, (all) => {
-      const picks = picksOf(all);
-      expect([...pickNumbers(new Kind(picks.length), old, added, picks)]).toEqual(
-        Array.from(picks, (pick) => (pick < 0 ? added[~pick]! : old[pick]!)),
+      const rows = rowsOf(all);
+      expect([...pickNumbers(new Kind(rows.length), old, added, picksOf(rows))]).toEqual(
+        Array.from(rows, (pick) => (pick < 0 ? added[~pick]! : old[pick]!)),
       );
     }),
     { numRuns: 50 },
@@ -30,5 +30,24 @@ test.each(kinds.map((kind) => [kind.name, kind] as const))('rows of %s are picke
 
 test('rows of several numbers begin where those before them end', () => {
   const [old, added] = [Uint32Array.of(0, 2, 2, 5), Uint32Array.of(0, 1, 4)];
-  expect([...pickStarts(old, added, Int32Array.of(2, ~1, 0, 1, ~0))]).toEqual([0, 3, 6, 8, 8, 9]);
+  expect([...pickStarts(old, added, picksOf(Int32Array.of(2, ~1, 0, 1, ~0)))]).toEqual([0, 3, 6, 8, 8, 9]);
+});
+
+test('rows that stand in a row in their list are one run, of added ones too', () => {
+  const runsOf = (...rows: number[]) => [...picksOf(Int32Array.from(rows)).runs];
+  expect(runsOf()).toEqual([]);
+  expect(runsOf(3, 4, 5, 9)).toEqual([3, 3, 9, 1]);
+  expect(runsOf(~2, ~3, ~4, ~3)).toEqual([~2, 3, ~3, 1]);
+  // what comes from one list is never a run with what comes from the other
+  expect(runsOf(~0, 0, 1)).toEqual([~0, 1, 0, 2]);
+  expect(runsOf(0, ~0)).toEqual([0, 1, ~0, 1]);
+  expect(runsOf(5, 4)).toEqual([5, 1, 4, 1]);
+});
+
+test('added rows are numbered in the order they stand in', () => {
+  const { picks, added, addedAt } = inOrder(picksOf(Int32Array.of(7, ~2, 8, ~0, ~1)));
+  expect([...picks.rows]).toEqual([7, ~0, 8, ~1, ~2]);
+  expect([...picks.runs]).toEqual([7, 1, ~0, 1, 8, 1, ~1, 2]);
+  expect([...added.rows]).toEqual([~2, ~0, ~1]);
+  expect([...addedAt]).toEqual([1, 3, 4]);
 });

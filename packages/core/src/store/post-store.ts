@@ -1,7 +1,7 @@
 import { orderByKeys, sortKeys } from '../index/order.js';
 import type { Field } from '../model/post.js';
 import type { TermList } from './term-list.js';
-import type { Texts } from './texts.js';
+import { compareTexts, type Texts } from './texts.js';
 import type { Values } from './values.js';
 
 /** The posts of a source, column by column, numbered newest first. Never changed once made. */
@@ -12,6 +12,18 @@ export interface PostStore {
   byId: Uint32Array;
   /** By field key. */
   values: ReadonlyMap<string, Values>;
+}
+
+/** The number of the post whose id is text `i` of some: found by halving, as ids are kept in order. */
+export function postWithId({ ids, byId }: PostStore, texts: Texts, i: number): number | undefined {
+  let [low, high] = [0, byId.length];
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (compareTexts(ids, byId[middle]!, texts, i) < 0) low = middle + 1;
+    else high = middle;
+  }
+  const post = byId[low];
+  return post !== undefined && compareTexts(ids, post, texts, i) === 0 ? post : undefined;
 }
 
 // a plain loop: to map over typed arrays with a function is many times slower

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
+import { picksOf } from './picks.js';
 import { packTexts } from './text-packer.js';
-import { pickTexts, textAt } from './texts.js';
+import { compareTexts, pickTexts, textAt } from './texts.js';
 
 /** Short and long, plain and not, and none. */
 const text = fc.oneof(
@@ -40,11 +41,26 @@ test('texts are picked from two lists, in rows and one by one', () => {
       const picked = pickTexts(
         packTexts(old.length, (i) => old[i]),
         packTexts(added.length, (i) => added[i]),
-        Int32Array.from(picks),
+        picksOf(Int32Array.from(picks)),
       );
       expect(picks.map((_, i) => textAt(picked, i))).toEqual(
         picks.map((pick) => (pick < 0 ? added[~pick] : old[pick])),
       );
     }),
+  );
+});
+
+test('texts fall in the order of strings, of all letters', () => {
+  // first letters of one, two, three and four bytes, on both sides of those that strings write as two units
+  const letter = fc.constantFrom('a', 'z', '\u00e9', '\ud7ff', '\ue000', '\uffee', '\u{10000}', '\u{10ffff}');
+  const word = fc.oneof(fc.string({ unit: letter, maxLength: 4 }), fc.string({ unit: 'binary', maxLength: 20 }));
+  fc.assert(
+    fc.property(word, word, word, (start, a, b) => {
+      const texts = [start + a, start + b];
+      const packed = packTexts(2, (i) => texts[i]);
+      const expected = texts[0]! < texts[1]! ? -1 : texts[0]! > texts[1]! ? 1 : 0;
+      expect(Math.sign(compareTexts(packed, 0, packed, 1))).toBe(expected);
+    }),
+    { numRuns: 2000 },
   );
 });

@@ -1,4 +1,4 @@
-import { copyNumbers, endOfRun, fresh, pickStarts, type Picks } from './picks.js';
+import { pickRuns, pickStarts, type Picks } from './picks.js';
 
 // part of every browser and of Node; no library of the language's own standard declares it
 declare const TextDecoder: new (
@@ -36,17 +36,30 @@ function plainAt(bytes: Uint8Array, start: number, end: number): string | null {
   return String.fromCharCode.apply(null, letters);
 }
 
+/**
+ * Which of two texts comes first by code units, as strings do: below 0 if text `i` of `a`, above 0 if text `j` of `b`,
+ * 0 if they are the same. UTF-8 falls in the order of code points, which is another only from U+E000 on: what is beyond
+ * U+FFFF is written with code units before that.
+ */
+export function compareTexts(a: Texts, i: number, b: Texts, j: number): number {
+  let [x, y] = [a.starts[i]!, b.starts[j]!];
+  const [xEnd, yEnd] = [a.starts[i + 1]!, b.starts[j + 1]!];
+  for (; x < xEnd && y < yEnd; x++, y++) {
+    const [one, other] = [a.bytes[x]!, b.bytes[y]!];
+    if (one === other) continue;
+    const isOtherWay = one >= fromE000 && other >= fromE000 && one >= beyondFFFF !== other >= beyondFFFF;
+    return isOtherWay ? other - one : one - other;
+  }
+  return xEnd - x - (yEnd - y);
+}
+
+/** First bytes of letters from U+E000 on, and of those beyond U+FFFF. */
+const fromE000 = 0xee;
+const beyondFFFF = 0xf0;
+
 /** Texts picked from two others. */
 export function pickTexts(old: Texts, added: Texts, picks: Picks): Texts {
   const starts = pickStarts(old.starts, added.starts, picks);
-  const bytes = new Uint8Array(starts[picks.length]!);
-  for (let p = 0; p < picks.length;) {
-    const pick = picks[p]!;
-    const end = endOfRun(picks, p);
-    const from = pick >= 0 ? old : added;
-    const at = pick >= 0 ? pick : fresh(pick);
-    copyNumbers(from.bytes, from.starts[at]!, from.starts[at + end - p]!, bytes, starts[p]!);
-    p = end;
-  }
-  return { starts, bytes };
+  const bytes = new Uint8Array(starts[picks.rows.length]!);
+  return { starts, bytes: pickRuns(bytes, starts, [old.bytes, old.starts], [added.bytes, added.starts], picks) };
 }

@@ -1,6 +1,6 @@
 import { dayText } from '../dates/calendar.js';
 import type { Value } from '../model/post.js';
-import { copyNumbers, endOfRun, fresh, pickNumbers, pickStarts, type Picks } from './picks.js';
+import { pickNumbers, pickRuns, pickStarts, type Picks } from './picks.js';
 import { packTexts } from './text-packer.js';
 import { pickTexts, textAt, type Texts } from './texts.js';
 import type { TermList } from './term-list.js';
@@ -126,7 +126,7 @@ function withNaN(numbers: Wholes | Uint8Array, none: number, less: number): Floa
  * @param terms  how many terms there are, for a field of terms
  */
 export function pickValues(old: Values, added: Values, picks: Picks, terms: number): Values {
-  const size = picks.length;
+  const size = picks.rows.length;
   if (old.form === 'texts' || added.form === 'texts') {
     return { form: 'texts', texts: pickTexts(textsOf(old), textsOf(added), picks) };
   }
@@ -149,31 +149,31 @@ export function pickValues(old: Values, added: Values, picks: Picks, terms: numb
 
 function pickWholes(old: Wholes, added: Wholes, picks: Picks): Wholes {
   if (old instanceof Int16Array && added instanceof Int16Array) {
-    return pickNumbers(new Int16Array(picks.length), old, added, picks);
+    return pickNumbers(new Int16Array(picks.rows.length), old, added, picks);
   }
-  return pickNumbers(new Int32Array(picks.length), widened(old), widened(added), picks);
+  return pickNumbers(new Int32Array(picks.rows.length), widened(old), widened(added), picks);
 }
 
 function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number): Values {
-  const starts = pickStarts(old.starts, added.starts, picks);
+  const { starts, numbers } = pickMany(old, added, picks, terms);
   let most = 0;
-  for (let p = 0; p < picks.length && most < 2; p++) most = Math.max(most, starts[p + 1]! - starts[p]!);
-  const numbers = termNumbers(terms, starts[picks.length]!);
-  for (let p = 0; p < picks.length;) {
-    const pick = picks[p]!;
-    const end = endOfRun(picks, p);
-    const from = pick >= 0 ? old : added;
-    const at = pick >= 0 ? pick : fresh(pick);
-    copyNumbers<Uint16Array | Uint32Array>(
-      from.numbers,
-      from.starts[at]!,
-      from.starts[at + end - p]!,
-      numbers,
-      starts[p]!,
-    );
-    p = end;
-  }
+  for (let p = 0; p + 1 < starts.length && most < 2; p++) most = Math.max(most, starts[p + 1]! - starts[p]!);
   return narrowTerms(starts, numbers, most);
+}
+
+/** The terms of posts picked from two lists, both by the same terms, of which there are `terms`. */
+export function pickMany(
+  old: Omit<ManyTerms, 'form'>,
+  added: Omit<ManyTerms, 'form'>,
+  picks: Picks,
+  terms: number,
+): Omit<ManyTerms, 'form'> {
+  const starts = pickStarts(old.starts, added.starts, picks);
+  const numbers = termNumbers(terms, starts[picks.rows.length]!);
+  return {
+    starts,
+    numbers: pickRuns(numbers, starts, [old.numbers, old.starts], [added.numbers, added.starts], picks),
+  };
 }
 
 function manyOf(values: Values): ManyTerms {
