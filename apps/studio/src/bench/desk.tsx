@@ -32,7 +32,9 @@ const states: Record<DeskState, string> = {
   plain: 'without scripts',
 };
 
-const zooms = { fit: 'to fit', 1: '100 %', 0.75: '75 %', 0.5: '50 %' } as const;
+/** The first one fits the room there is. */
+const zooms = ['fit', '1', '0.75', '0.5'] as const;
+type Zoom = (typeof zooms)[number];
 
 interface Props {
   slug: string;
@@ -50,7 +52,7 @@ interface Props {
 /** The live page on its desk, at the width of a phone, a tablet or a desktop, drawn as large as fits. */
 export function Desk({ slug, name, frame, state, address, saves, onState, onGo, onLayout }: Props) {
   const [width, setWidth] = useState(834);
-  const [zoom, setZoom] = useState<keyof typeof zooms>('fit');
+  const [zoom, setZoom] = useState<Zoom>('fit');
   const [dragging, setDragging] = useState(false);
   const [room, setRoom] = useState({ width: 756, height: 600 });
   const desk = useRef<HTMLDivElement>(null);
@@ -61,7 +63,8 @@ export function Desk({ slug, name, frame, state, address, saves, onState, onGo, 
     if (desk.current) watcher.observe(desk.current);
     return () => watcher.disconnect();
   }, []);
-  const scale = zoom === 'fit' ? Math.min(1, (room.width - 2 * margin) / width) : Number(zoom);
+  const fitting = Math.min(1, (room.width - 2 * margin) / width);
+  const scale = zoom === 'fit' ? fitting : Number(zoom);
   useEffect(onLayout, [onLayout, width, scale, room]);
   const start = Math.max(margin, (room.width - width * scale) / 2);
   const place: CSSProperties = {
@@ -110,13 +113,11 @@ export function Desk({ slug, name, frame, state, address, saves, onState, onGo, 
             className="h-[27px] rounded-[3px] bg-transparent px-1 text-ink-2"
             aria-label="Zoom"
             value={zoom}
-            onChange={(event) => setZoom(event.target.value as unknown as keyof typeof zooms)}
+            onChange={(event) => setZoom(event.target.value as Zoom)}
           >
-            {Object.entries(zooms).map(([key, words]) => (
-              <option key={key} value={key}>
-                {key === 'fit'
-                  ? `${words}, ${Math.round(Math.min(1, (room.width - 2 * margin) / width) * 100)} %`
-                  : words}
+            {zooms.map((one) => (
+              <option key={one} value={one}>
+                {one === 'fit' ? `to fit, ${percent(fitting)}` : percent(Number(one))}
               </option>
             ))}
           </select>
@@ -150,6 +151,10 @@ export function Desk({ slug, name, frame, state, address, saves, onState, onGo, 
       </div>
     </main>
   );
+}
+
+function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
 }
 
 const pageClass = 'absolute top-0 origin-top-left border-x border-rule-2 bg-white';

@@ -1,0 +1,166 @@
+import type { Lens, Trial } from '@ivy/core';
+import type { PageState, ToPreview } from '@ivy/runtime';
+import { act, useRef } from 'react';
+import { lensOf } from '../../test/lens-of.js';
+import { OnPage } from '../../test/on-page.js';
+import { ApiProblem } from '../api/api.js';
+import type { Trials } from '../trial/trials.js';
+import { usePreview } from './use-preview.js';
+
+const page = new OnPage();
+/** What the page in the frame was told, in turn. */
+let told: ToPreview[];
+/** Where the Bench went for a visitor. */
+let went: [address: string, how: string][];
+/** What was tried, with what became of it. */
+let tried: { lens: Lens; address: string; signal: AbortSignal; done: (t: Trial) => void; fail: (e: Error) => void }[];
+
+beforeEach(() => {
+  page.open();
+  [told, went, tried] = [[], [], []];
+});
+afterEach(() => page.close());
+
+const trials: Trials = {
+  run: (lens, address, signal) =>
+    new Promise((done, fail) => {
+      tried.push({ lens, address, signal, done, fail });
+    }),
+  stop: () => {},
+};
+const onWent = (address: string, how: string) => went.push([address, how]);
+const trialOf = (total: number) => ({ answer: { total } }) as Trial;
+const lensCalled = (label: string) => lensOf({ facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind', label }] });
+const first = lensCalled('Kind');
+
+function Bench({ lens, address, state }: { lens: Lens; address: string; state: PageState }) {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const { trial, problem, retry } = usePreview(trials, lens, address, frame, state, onWent);
+  return (
+    <>
+      <iframe
+        title="page"
+        ref={(element) => {
+          frame.current = element;
+          if (element?.contentWindow) element.contentWindow.postMessage = (message: ToPreview) => told.push(message);
+        }}
+      />
+      <p>{trial ? String(trial.answer.total) : 'nothing yet'}</p>
+      <p>{problem?.message ?? 'no problem'}</p>
+      <button type="button" onClick={retry}>
+        Try again
+      </button>
+    </>
+  );
+}
+
+function draw({ lens = first, address = '', state = 'live' }: Partial<Parameters<typeof Bench>[0]> = {}): void {
+  page.draw(<Bench lens={lens} address={address} state={state} />);
+}
+const words = () => page.texts('p');
+
+/** The page in the frame, or another, says something. */
+async function say(data: object, from: { origin?: string; source?: Window | null } = {}): Promise<void> {
+  const source = from.source === undefined ? page.element.querySelector('iframe')!.contentWindow : from.source;
+  await act(async () => {
+    dispatchEvent(new MessageEvent('message', { data, origin: from.origin ?? location.origin, source }));
+    await Promise.resolve();
+  });
+}
+const settle = (work: () => void) =>
+  act(async () => {
+    work();
+    await Promise.resolve();
+  });
+
+test('the page is answered with the lens as it stands', async () => {
+  draw();
+  await say({ ivy: 'ask', id: 1, address: '' });
+  expect(tried[0]).toMatchObject({ lens: first, address: '' });
+  await settle(() => tried[0]!.done(trialOf(480)));
+  expect(told).toEqual([{ ivy: 'reply', id: 1, reply: trialOf(480) }]);
+  expect(words()).toEqual(['480', 'no problem']);
+});
+
+test('a page that has just loaded is told where the Bench is, before it is answered', async () => {
+  draw({ address: 'kind=walk' });
+  await say({ ivy: 'ask', id: 1, address: '' });
+  expect(told).toEqual([{ ivy: 'go', address: 'kind=walk' }]);
+  expect(tried).toEqual([]);
+  await say({ ivy: 'ask', id: 2, address: 'kind=walk' });
+  expect(tried.map((one) => one.address)).toEqual(['kind=walk']);
+});
+
+test('what other windows and other sites say is not heard', async () => {
+  draw();
+  await say({ ivy: 'ask', id: 1, address: '' }, { origin: 'https://elsewhere.example' });
+  await say({ ivy: 'ask', id: 1, address: '' }, { source: window });
+  expect(tried).toEqual([]);
+});
+
+test('where a visitor goes the Bench goes, and the page is not sent there again', async () => {
+  draw();
+  await say({ ivy: 'ask', id: 1, address: '' });
+  await say({ ivy: 'went', address: 'kind=walk', how: 'push' });
+  expect(went).toEqual([['kind=walk', 'push']]);
+  draw({ address: 'kind=walk' });
+  expect(told).toEqual([]);
+  // back on the Bench leads the page back
+  draw({ address: '' });
+  expect(told).toEqual([{ ivy: 'go', address: '' }]);
+});
+
+test('a lens that changes is drawn anew; until the page has asked, it has nothing to draw', async () => {
+  draw();
+  draw({ lens: lensCalled('Sort of note') });
+  expect(told).toEqual([]);
+  await say({ ivy: 'ask', id: 1, address: '' });
+  const changed = lensCalled('Kind of note');
+  draw({ lens: changed });
+  expect(told).toEqual([{ ivy: 'go', address: '' }]);
+  await say({ ivy: 'ask', id: 2, address: '' });
+  expect(tried[1]!.lens).toBe(changed);
+});
+
+test('a question that was overtaken is given up, and what comes of it is not shown', async () => {
+  draw();
+  await say({ ivy: 'ask', id: 1, address: '' });
+  await say({ ivy: 'ask', id: 2, address: 'kind=walk' });
+  expect(tried.map((one) => one.signal.aborted)).toEqual([true, false]);
+  await settle(() => tried[0]!.fail(new DOMException('Overtaken', 'AbortError')));
+  expect(told).toEqual([]);
+  await settle(() => tried[1]!.done(trialOf(107)));
+  expect(words()).toEqual(['107', 'no problem']);
+});
+
+test('a failure is told to the page and on the Bench, which keeps the last answer; to try again heals it', async () => {
+  draw();
+  await say({ ivy: 'ask', id: 1, address: '' });
+  await settle(() => tried[0]!.done(trialOf(480)));
+  await say({ ivy: 'ask', id: 2, address: '' });
+  await settle(() => tried[1]!.fail(new Error('The server does not answer.')));
+  expect(told.at(-1)).toEqual({ ivy: 'failed', id: 2 });
+  expect(words()).toEqual(['480', 'The server does not answer.']);
+  page.press('Try again');
+  expect(told.at(-1)).toEqual({ ivy: 'go', address: '' });
+  await say({ ivy: 'ask', id: 3, address: '' });
+  await settle(() => tried[2]!.done(trialOf(480)));
+  expect(words()).toEqual(['480', 'no problem']);
+});
+
+test('settings that can’t work leave the page as it is: they are told beside the settings', async () => {
+  draw();
+  await say({ ivy: 'ask', id: 1, address: '' });
+  await settle(() => tried[0]!.fail(new ApiProblem(422, 'bad-config', 'It can’t work.', [])));
+  expect(told).toEqual([]);
+  expect(words()).toEqual(['nothing yet', 'It can’t work.']);
+});
+
+test('the page is shown in another state once it is there', async () => {
+  draw();
+  draw({ state: 'loading' });
+  expect(told).toEqual([]);
+  await say({ ivy: 'ask', id: 1, address: '' });
+  draw({ state: 'empty' });
+  expect(told).toEqual([{ ivy: 'show', state: 'empty' }]);
+});
