@@ -43,5 +43,5 @@ export * from './why/preview.js';
 export { type FacetReason, type Miss } from './why/reason.js';
 export * from './why/sieve.js';
 export { changeIndex, type Change } from './index/change.js';
-export { readingSnapshot, readSnapshot, snapshotVersion, writeSnapshot } from './snapshot/snapshot.js';
+export { readingSnapshot, readSnapshot, snapshotVersion, writeSnapshot, writingSnapshot } from './snapshot/snapshot.js';
 export { DamagedSnapshot } from './snapshot/bytes.js';

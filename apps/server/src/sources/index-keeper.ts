@@ -2,7 +2,7 @@ import {
   DamagedSnapshot,
   IndexBuilder,
   readingSnapshot,
-  writeSnapshot,
+  writingSnapshot,
   type Post,
   type PostIndex,
   type Term,
@@ -72,7 +72,7 @@ export class IndexKeeper implements OnModuleDestroy {
   }
 
   async #write(sourceId: string, { revision, index }: KeptIndex): Promise<void> {
-    const bytes = writeSnapshot(index);
+    const bytes = await inTurns(writingSnapshot(index));
     // a source that changed or went in the meantime keeps what belongs to it
     await this.database.query(
       `INSERT INTO snapshot (source_id, revision, bytes)

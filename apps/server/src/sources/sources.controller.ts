@@ -1,4 +1,4 @@
-import { writeSnapshot } from '@ivy/core';
+import { writingSnapshot } from '@ivy/core';
 import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
 import {
   ApiBody,
@@ -11,6 +11,7 @@ import {
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { notFound, Problem } from '../problem/problem.js';
 import { bodyPipe } from '../problem/body.pipe.js';
+import { inTurns } from '../shared/turns.js';
 import { IndexKeeper } from './index-keeper.js';
 import { IntakeBody } from './intake.body.js';
 import { SourceSummary, SourceView, summaryOf, TermView, termViews, viewOf } from './source.view.js';
@@ -80,7 +81,7 @@ export class SourcesController {
       throw new Problem(409, 'too-many-posts', `Sources of up to ${mostPostsSent} posts are sent; this one has more.`);
     }
     void reply.header('content-type', 'application/octet-stream').header('cache-control', 'no-store');
-    return Buffer.from(writeSnapshot(index).buffer);
+    return Buffer.from((await inTurns(writingSnapshot(index))).buffer);
   }
 
   @Delete(':slug')

@@ -1,3 +1,4 @@
+import { sorting } from '../index/sorting.js';
 import { finished, inParts, type Steps } from '../index/steps.js';
 import type { Value } from '../model/post.js';
 import { plainText } from '../text/plain-text.js';
@@ -42,10 +43,10 @@ export function buildTextIndex(size: number, fields: readonly SearchField[]): Te
   return finished(indexingTexts(size, fields));
 }
 
-/** Posts whose words are cut in one step, and those whose words are put in order in one. */
-const [cutInAStep, indexedInAStep] = [100, 2000];
+/** Posts whose words are cut in one step, those whose words are put in order in one, and words that are gone along in one. */
+const [cutInAStep, indexedInAStep, tokensInAStep] = [100, 2000, 1 << 18];
 
-/** `buildTextIndex` step by step. To sort the words is one step. */
+/** `buildTextIndex` step by step. */
 export function* indexingTexts(size: number, fields: readonly SearchField[]): Steps<TextIndex> {
   const known = new Map<string, number>();
   const words: string[] = [];
@@ -102,20 +103,23 @@ function* indexingTokens(
   fieldWeights: readonly number[],
 ): Steps<TextIndex> {
   const used = new Uint8Array(words.length);
-  for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) used[tokens[i]!] = 1;
-  const order: number[] = [];
-  for (let w = 0; w < words.length; w++) if (used[w]) order.push(w);
-  order.sort((a, b) => byCodeUnits(words[a]!, words[b]!));
+  yield* inParts(tokens.length, tokensInAStep, (from, to) => {
+    for (let i = from; i < to; i++) if (tokens[i] !== fieldEnd) used[tokens[i]!] = 1;
+  });
+  const order = Uint32Array.from(used.keys()).filter((w) => used[w] === 1);
+  yield* sorting(order, (a, b) => byCodeUnits(words[a]!, words[b]!));
   const place = new Uint32Array(words.length);
   let isSorted = true;
   order.forEach((w, i) => {
     place[w] = i;
     isSorted &&= w === i;
   });
-  yield;
-  if (!isSorted) for (let i = 0; i < tokens.length; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
-  yield;
-  const vocabulary = order.map((w) => words[w]!);
+  if (!isSorted) {
+    yield* inParts(tokens.length, tokensInAStep, (from, to) => {
+      for (let i = from; i < to; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
+    });
+  }
+  const vocabulary = Array.from(order, (w) => words[w]!);
   return yield* indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights);
 }
 

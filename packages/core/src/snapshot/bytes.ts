@@ -11,6 +11,8 @@
  *    20  JSON, then the arrays in the order they were put
  */
 
+import { inParts, type Steps } from '../index/steps.js';
+
 declare const TextEncoder: new () => { encode(text: string): Uint8Array };
 declare const TextDecoder: new () => { decode(bytes: Uint8Array): string };
 
@@ -36,8 +38,15 @@ interface Head {
   body: unknown;
 }
 
-/** @param version  of what is in it: bytes of another version are refused on reading */
-export function writeBytes(version: number, body: unknown, arrays: readonly NumberArray[]): Uint8Array<ArrayBuffer> {
+/**
+ * Puts bytes together step by step, of arrays that do not change meanwhile.
+ * @param version  of what is in it: bytes of another version are refused on reading
+ */
+export function* writingBytes(
+  version: number,
+  body: unknown,
+  arrays: readonly NumberArray[],
+): Steps<Uint8Array<ArrayBuffer>> {
   const head: Head = { arrays: arrays.map((array) => [kindOf(array), array.length]), body };
   const json = new TextEncoder().encode(JSON.stringify(head));
   let size = aligned(headSize + json.length);
@@ -48,18 +57,19 @@ export function writeBytes(version: number, body: unknown, arrays: readonly Numb
   for (const array of arrays) {
     bytes.set(new Uint8Array(array.buffer, array.byteOffset, array.byteLength), at);
     at = aligned(at + array.byteLength);
+    yield;
   }
   const words = new Uint32Array(bytes.buffer);
   words.set([magic, version, size, 0, json.length]);
-  words[3] = checksum(words.subarray(4));
+  words[3] = yield* checking(words.subarray(4));
   return bytes;
 }
 
 /**
- * Takes bytes apart again. The arrays are views of the bytes, which must not be changed any more.
+ * Takes bytes apart again, step by step. The arrays are views of the bytes, which must not be changed any more.
  * @throws {DamagedSnapshot}
  */
-export function readBytes(version: number, given: Uint8Array): { body: unknown; arrays: NumberArray[] } {
+export function* readingBytes(version: number, given: Uint8Array): Steps<{ body: unknown; arrays: NumberArray[] }> {
   // views need their own place in memory to start at a multiple of 8
   const bytes = given.byteOffset % 8 === 0 ? given : given.slice();
   if (bytes.length < headSize || bytes.length % 8 !== 0) throw new DamagedSnapshot('It is cut short.');
@@ -67,7 +77,8 @@ export function readBytes(version: number, given: Uint8Array): { body: unknown; 
   if (words[0] !== magic) throw new DamagedSnapshot('It is not a snapshot of an index.');
   if (words[1] !== version) throw new DamagedSnapshot(`It is of version ${words[1]}, and ${version} is read here.`);
   if (words[2] !== bytes.length) throw new DamagedSnapshot('It is cut short, or has more than belongs to it.');
-  if (words[3] !== checksum(words.subarray(4))) throw new DamagedSnapshot('Its bytes are not as they were written.');
+  if (words[3] !== (yield* checking(words.subarray(4))))
+    throw new DamagedSnapshot('Its bytes are not as they were written.');
   const jsonEnd = headSize + words[4]!;
   const head = JSON.parse(new TextDecoder().decode(bytes.subarray(headSize, jsonEnd))) as Head;
   let at = aligned(jsonEnd);
@@ -87,9 +98,18 @@ function aligned(at: number): number {
   return Math.ceil(at / 8) * 8;
 }
 
+/** Words that are looked at in one step. */
+const checkedInAStep = 1 << 18;
+
 /** FNV-1a (Fowler, Noll and Vo) over words of 32 bits: every step can be undone, so one changed word is always seen. */
-function checksum(words: Uint32Array): number {
+function* checking(words: Uint32Array): Steps<number> {
   let hash = 0x811c9dc5 | 0;
-  for (let i = 0; i < words.length; i++) hash = Math.imul(hash ^ words[i]!, 0x01000193);
+  yield* inParts(words.length, checkedInAStep, (from, to) => (hash = hashed(hash, words, from, to)));
   return hash >>> 0;
+}
+
+function hashed(start: number, words: Uint32Array, from: number, to: number): number {
+  let hash = start;
+  for (let i = from; i < to; i++) hash = Math.imul(hash ^ words[i]!, 0x01000193);
+  return hash;
 }

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { asked, collection } from '../../test/arbitrary.js';
+import { largeCollection } from '../../test/large.js';
 import { answer } from '../answer/answer.js';
 import { buildIndex } from '../index/build.js';
+import { finished } from '../index/steps.js';
 import type { Post } from '../model/post.js';
 import { DamagedSnapshot } from './bytes.js';
-import { readSnapshot, writeSnapshot } from './snapshot.js';
+import { readSnapshot, writeSnapshot, writingSnapshot } from './snapshot.js';
 
 test('an index that was kept answers as the one it was kept from, and gives the same posts', () => {
   fc.assert(
@@ -51,6 +53,18 @@ test('bytes that do not start at a multiple of eight are read all the same', () 
   const moved = new Uint8Array(bytes.length + 3);
   moved.set(bytes, 3);
   expect(readSnapshot(moved.subarray(3)).idOf(0)).toBe('a');
+});
+
+test('what an index gets while it is written is not in it, and harms nothing', () => {
+  const posts = largeCollection(300);
+  const expected = writeSnapshot(buildIndex(posts, 0));
+  const index = buildIndex(posts, 0);
+  const steps = writingSnapshot(index);
+  steps.next();
+  // columns take the store's own arrays over, and a search makes words
+  for (const { key } of posts.fields.slice(0, 4)) index.column(key);
+  index.text([{ key: 'title', weight: 1 }]);
+  expect(finished(steps)).toEqual(expected);
 });
 
 /** The values of a post, but for empty texts: those are no value. */

@@ -5,7 +5,7 @@ import { fieldEnd, indexingSortedTokens, type TextIndex } from '../search/text-i
 import { packTexts } from '../store/text-packer.js';
 import { textAt, type Texts } from '../store/texts.js';
 import type { Values } from '../store/values.js';
-import { DamagedSnapshot, readBytes, writeBytes, type NumberArray } from './bytes.js';
+import { DamagedSnapshot, readingBytes, writingBytes, type NumberArray } from './bytes.js';
 
 /** Of the form below. To be raised with every change of it: a snapshot of another version is made anew, never guessed. */
 export const snapshotVersion = 3;
@@ -24,11 +24,19 @@ interface Body {
  * they are made from these faster than they would be read.
  */
 export function writeSnapshot(index: PostIndex): Uint8Array<ArrayBuffer> {
+  return finished(writingSnapshot(index));
+}
+
+/** `writeSnapshot` step by step; what the index gets meanwhile is not in it. */
+export function* writingSnapshot(index: PostIndex): Steps<Uint8Array<ArrayBuffer>> {
   const { store, texts } = index;
   const arrays: NumberArray[] = [store.byId];
   putTexts(arrays, store.ids);
   for (const values of store.values.values()) putValues(arrays, values);
-  for (const { text } of texts) putWords(arrays, text);
+  for (const { text } of texts) {
+    putWords(arrays, text);
+    yield;
+  }
   const body: Body = {
     size: store.size,
     fields: [...index.fields],
@@ -36,7 +44,7 @@ export function writeSnapshot(index: PostIndex): Uint8Array<ArrayBuffer> {
     values: [...store.values].map(([key, values]) => [key, values.form]),
     texts: texts.map(({ fields }) => fields),
   };
-  return writeBytes(snapshotVersion, body, arrays);
+  return yield* writingBytes(snapshotVersion, body, arrays);
 }
 
 /**
@@ -47,10 +55,9 @@ export function readSnapshot(bytes: Uint8Array): PostIndex {
   return finished(readingSnapshot(bytes));
 }
 
-/** `readSnapshot` step by step. To look whether the bytes are whole is one step. */
+/** `readSnapshot` step by step. */
 export function* readingSnapshot(bytes: Uint8Array): Steps<PostIndex> {
-  const { body, arrays } = readBytes(snapshotVersion, bytes) as { body: Body; arrays: NumberArray[] };
-  yield;
+  const { body, arrays } = (yield* readingBytes(snapshotVersion, bytes)) as { body: Body; arrays: NumberArray[] };
   const from = new Taker(arrays);
   const byId = from.take(Uint32Array);
   const ids = takeTexts(from);
@@ -110,7 +117,7 @@ function takeValues(from: Taker, form: Values['form']): Values {
   }
 }
 
-/** Stands for the end of a field among words of 16 bits. */
+/** Stands for the end of a field among words of 16 bits: what -1 is there. */
 const shortFieldEnd = 0xffff;
 
 /** The words of each post are kept, and how many posts each word has; which those are is found again. */
@@ -123,7 +130,7 @@ function putWords(arrays: NumberArray[], { vocabulary, starts, tokenStarts, toke
   arrays.push(
     starts,
     tokenStarts,
-    isShort ? Uint16Array.from(tokens) : new Uint32Array(tokens.buffer, tokens.byteOffset, tokens.length),
+    isShort ? new Uint16Array(tokens) : new Uint32Array(tokens.buffer, tokens.byteOffset, tokens.length),
   );
 }
 
