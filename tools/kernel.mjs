@@ -1,69 +1,43 @@
 // Makes packages/core/src/kernel/bytes.ts: the engine's loops over sets of posts as a WebAssembly module, 128 bits at a
 // time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since a dozen short
-// loops want no toolchain. After the WebAssembly core specification 2.0: the binary format and the vector instructions.
+// loops want no toolchain: tools/opcodes.mjs has what is used of them.
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
+import {
+  add,
+  and,
+  below,
+  drop,
+  equals,
+  equalsZero,
+  get,
+  i32,
+  i64,
+  load,
+  load16,
+  loadFrom,
+  long,
+  multiply,
+  name,
+  number,
+  ones,
+  or,
+  section,
+  select,
+  set,
+  shiftLeft,
+  shiftRight,
+  store,
+  subtract,
+  tee,
+  unsigned,
+  v128,
+  vector,
+  wide,
+} from './opcodes.mjs';
 import { root } from './root.mjs';
 
-const unsigned = (n) => (n < 128 ? [n] : [(n & 127) | 128, ...unsigned(n >>> 7)]);
-const signed = (n) => (n >= -64 && n < 64 ? [n & 127] : [(n & 127) | 128, ...signed(n >> 7)]);
-const vector = (items) => [...unsigned(items.length), ...items.flat()];
-const section = (id, bytes) => [id, ...unsigned(bytes.length), ...bytes];
-const name = (text) => vector([...Buffer.from(text)].map((byte) => [byte]));
-
-const i32 = 0x7f;
-const i64 = 0x7e;
-const v128 = 0x7b;
-const get = (local) => [0x20, local];
-const set = (local) => [0x21, local];
-const tee = (local) => [0x22, local];
-const number = (n) => [0x41, ...signed(n)];
-const simd = (code) => [0xfd, ...unsigned(code)];
-/** Loads and stores: how they are aligned (as a power of two), and an offset of nothing. */
-const at = (align) => [align, 0];
-const add = 0x6a;
-const and = 0x71;
-const or = 0x72;
-const ones = 0x69;
-const shiftLeft = 0x74;
-const shiftRight = 0x76;
-const below = 0x49;
-const load = [0x28, ...at(2)];
-const loadFrom = (offset) => [0x28, 2, offset];
-const load16 = [0x2f, ...at(1)];
-const subtract = 0x6b;
-const equalsZero = 0x45;
-const equals = 0x46;
-const multiply = 0x6c;
-const select = 0x1b;
-const drop = 0x1a;
-const store = [0x36, ...at(2)];
-const long = {
-  load: (offset) => [0x29, 3, offset],
-  one: [0x42, 1],
-  equalsZero: 0x50,
-  trailingZeros: 0x7a,
-  subtract: 0x7d,
-  and: 0x83,
-  toInt: 0xa7,
-};
-const wide = {
-  load: (offset) => [...simd(0), 4, ...unsigned(offset)],
-  store: (offset) => [...simd(11), 4, ...unsigned(offset)],
-  zero: [...simd(12), ...Array(16).fill(0)],
-  and: simd(0x4e),
-  without: simd(0x4f),
-  or: simd(0x50),
-  any: simd(0x53),
-  /** Ones in each byte. */
-  ones: simd(0x62),
-  addBytes: simd(0x6e),
-  /** Neighbours added twice: from bytes to 32 bits. */
-  widen: [...simd(0x7d), ...simd(0x7f)],
-  add: simd(0xae),
-  lane: (n) => [...simd(0x1b), n],
-};
 /** Runs `body` for as long as the address in `local` is below the one in `end`, moved on by `step` each time. */
 const walk = (local, end, step, body) => [
   ...[0x02, 0x40, 0x03, 0x40],
