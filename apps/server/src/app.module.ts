@@ -3,6 +3,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { databaseOptions } from './database/database.js';
 import { HealthController } from './health/health.controller.js';
 import { HostedController } from './hosted/hosted.controller.js';
+import { SharedModule } from './shared/shared.module.js';
 import { LensesModule } from './lenses/lenses.module.js';
 import { PagesController } from './site/pages.controller.js';
 import { SourcesModule } from './sources/sources.module.js';
@@ -14,6 +15,7 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...databaseOptions(databaseUrl), retryAttempts: 5, retryDelay: 500 }),
+        SharedModule,
         SourcesModule,
         LensesModule,
       ],

@@ -6,9 +6,14 @@ import { limits } from '@ivy/formats';
 import { NestFactory } from '@nestjs/core';
 import { FastifyAdapter, type NestFastifyApplication } from '@nestjs/platform-fastify';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import type { FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { existsSync } from 'node:fs';
 import { AppModule } from './app.module.js';
+import { takeJsonBodies } from './doors/bodies.js';
+import { readDoors, type Doors } from './doors/doors.js';
+import { guardDoors } from './doors/guard.js';
+import { studioPolicy } from './doors/policies.js';
+import { endSlowSenders } from './doors/slow-senders.js';
 import { bodyPipe } from './problem/body.pipe.js';
 import { asProblem, ProblemFilter, writeProblem } from './problem/problem.filter.js';
 import { Problem } from './problem/problem.js';
@@ -18,14 +23,19 @@ import { version } from './version.js';
 export interface AppOptions {
   databaseUrl: string;
   logs?: boolean;
+  /** Who may come in; on loopback alone if not said otherwise. */
+  doors?: Doors;
 }
 
 /** Makes the server, not yet listening. */
-export async function createApp({ databaseUrl, logs = true }: AppOptions): Promise<NestFastifyApplication> {
+export async function createApp({ databaseUrl, logs = true, doors = readDoors({}) }: AppOptions): Promise<NestFastifyApplication> {
   const adapter = new FastifyAdapter({
     bodyLimit: 4 * 1024 * 1024,
     // an address may be long; past our own limit we answer 414 in words, so the parser must let it in
-    http: { maxHeaderSize: 64 * 1024 },
+    // and headers that do not come are not waited for
+    http: { maxHeaderSize: 64 * 1024, headersTimeout: 15_000, connectionsCheckingInterval: 5_000 },
+    // far more than a body may take, which is looked at on its own
+    requestTimeout: 30 * 60_000,
     routerOptions: { maxParamLength: 500 },
     frameworkErrors: (error: unknown, _request: FastifyRequest, reply: FastifyReply) =>
       writeProblem(reply, asProblem(error)),
@@ -33,8 +43,18 @@ export async function createApp({ databaseUrl, logs = true }: AppOptions): Promi
   const app = await NestFactory.create<NestFastifyApplication>(AppModule.with(databaseUrl), adapter, {
     logger: logs ? ['error', 'warn'] : false,
     abortOnError: false,
+    bodyParser: false,
   });
-  await app.register(helmet, { strictTransportSecurity: false, contentSecurityPolicy: { directives: policy } });
+  const server = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  takeJsonBodies(server);
+  guardDoors(server, doors);
+  endSlowSenders(server);
+  await app.register(helmet, { strictTransportSecurity: false, contentSecurityPolicy: false });
+  // pages that may do less, or something else, say so in its place
+  server.addHook('onRequest', (_request, reply, done) => {
+    void reply.header('content-security-policy', studioPolicy);
+    done();
+  });
   await app.register(compress, { threshold: 1024 });
   await app.register(multipart, { limits: { fileSize: limits.bytes, files: 1, fields: 20, fieldSize: 10_000 } });
   app.useGlobalPipes(bodyPipe);
@@ -47,18 +67,6 @@ export async function createApp({ databaseUrl, logs = true }: AppOptions): Promi
   return app;
 }
 
-const policy = {
-  defaultSrc: ["'self'"],
-  // pictures of posts come from the sites they belong to
-  imgSrc: ['*', 'data:'],
-  styleSrc: ["'self'", "'unsafe-inline'"],
-  // the engine's kernel is WebAssembly of our own; nothing else is let in with it
-  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-  baseUri: ['*'],
-  frameAncestors: ["'self'"],
-  upgradeInsecureRequests: null,
-};
-
 function serveDocument(app: NestFastifyApplication): void {
   const config = new DocumentBuilder().setTitle('Ivy Lens').setVersion(version).setOpenAPIVersion('3.0.3').build();
   let document: unknown;
@@ -69,6 +77,12 @@ function serveDocument(app: NestFastifyApplication): void {
       document ??= SwaggerModule.createDocument(app, config);
       void reply.send(document);
     });
+}
+
+/** Places of the studio have no dot in them and none of the names that mean something else. */
+function isStudioPlace(url: string): boolean {
+  const path = url.split('?', 1)[0]!;
+  return path.length <= 300 && !/^\/(api|embed|preview|assets|l)(\/|$)/.test(path) && !path.includes('.');
 }
 
 /** Serves the studio, one page for all its places. */
@@ -88,7 +102,7 @@ async function serveStudio(app: NestFastifyApplication): Promise<void> {
     .getHttpAdapter()
     .getInstance()
     .get('/*', (request, reply) => {
-      if (/^\/(api|embed|preview)\b/.test(request.url)) {
+      if (!isStudioPlace(request.url)) {
         writeProblem(reply, new Problem(404, 'not-found', 'There is nothing at this address.'));
       } else void reply.header('cache-control', 'no-cache').sendFile('index.html');
     });

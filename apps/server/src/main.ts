@@ -1,8 +1,20 @@
 import 'reflect-metadata';
 import { createApp } from './app.js';
 import { loadDemo } from './demo/load-demo.js';
+import { isLoopback, nameOfHost, readDoors } from './doors/doors.js';
 
 const { PORT = '4800', HOST = '127.0.0.1', DATABASE_URL, IVY_DEMO, IVY_DEMO_SITE } = process.env;
+
+// whoever started this program is gone: nothing of it is to live on
+process.on('disconnect', () => {
+  process.kill(process.pid, 'SIGTERM');
+  setTimeout(() => process.exit(1), 5_000).unref();
+});
+
+const openWarning =
+  'Warning: IVY_OPEN=1 lets everybody who can reach this server read, change and publish all there is. There are no accounts yet.';
+const shutWarning =
+  'The studio and its API are shut, since others can reach this server and there are no accounts yet. Released lenses are served. IVY_OPEN=1 opens everything to everybody.';
 
 const databaseUrl = DATABASE_URL ?? (await databaseFromStart());
 if (!databaseUrl) {
@@ -11,8 +23,10 @@ if (!databaseUrl) {
 }
 
 try {
-  const app = await createApp({ databaseUrl });
-  if (IVY_DEMO !== '0') await loadDemo(app, IVY_DEMO_SITE ?? `http://${HOST}:${Number(PORT) + 1}`);
+  const doors = readDoors(process.env);
+  const app = await createApp({ databaseUrl, doors });
+  if (!isLoopback(doors.host)) console.warn(doors.isOpen ? openWarning : shutWarning);
+  if (IVY_DEMO !== '0') await loadDemo(app, IVY_DEMO_SITE ?? `http://${nameOfHost(HOST)}:${Number(PORT) + 1}`);
   await app.listen(Number(PORT), HOST);
   process.send?.('ready');
 } catch (error) {

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { Client } from 'pg';
-import { createApp } from '../src/app.js';
+import { createApp, type AppOptions } from '../src/app.js';
 
 /** A server on a port of its own, with a database of its own. */
 export interface Harness {
@@ -9,7 +9,12 @@ export interface Harness {
   url: string;
   databaseUrl: string;
   ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Reply>;
-  upload(file: string, fileName: string, parts?: Record<string, string>): Promise<Reply>;
+  upload(
+    file: string | Uint8Array<ArrayBuffer>,
+    fileName: string,
+    parts?: Record<string, string>,
+    headers?: Record<string, string>,
+  ): Promise<Reply>;
   stop(): Promise<void>;
 }
 
@@ -19,13 +24,13 @@ export interface Reply {
   body: any;
 }
 
-export async function startHarness(): Promise<Harness> {
+export async function startHarness(options: Omit<AppOptions, 'databaseUrl'> = {}): Promise<Harness> {
   const admin = process.env.DATABASE_URL;
   if (!admin) throw new Error('DATABASE_URL is not set: run the tests by npm test, which starts PostgreSQL.');
   const name = `ivy_test_${process.pid}_${Date.now()}`;
   await onDatabase(admin, `CREATE DATABASE ${name}`);
   const databaseUrl = Object.assign(new URL(admin), { pathname: `/${name}` }).href;
-  const app = await createApp({ databaseUrl, logs: false });
+  const app = await createApp({ databaseUrl, logs: false, ...options });
   await app.listen(0, '127.0.0.1');
   const url = await app.getUrl();
   return {
@@ -38,11 +43,11 @@ export async function startHarness(): Promise<Harness> {
         headers: { ...headers, ...(body !== undefined && { 'content-type': 'application/json' }) },
         ...(body !== undefined && { body: JSON.stringify(body) }),
       }),
-    upload: (file, fileName, parts = {}) => {
+    upload: (file, fileName, parts = {}, headers = {}) => {
       const form = new FormData();
       for (const [key, value] of Object.entries(parts)) form.append(key, value);
       form.append('file', new Blob([file]), fileName);
-      return send(`${url}/api/v1/sources`, { method: 'POST', body: form });
+      return send(`${url}/api/v1/sources`, { method: 'POST', body: form, headers });
     },
     stop: async () => {
       await app.close();

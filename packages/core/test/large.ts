@@ -86,5 +86,5 @@ export function largeQueries(lens: Lens, count: number): Query[] {
     return Array.from({ length: 1 + (i % 4) }, () => on.splice(next(on.length), 1)[0]!()).join('&');
   });
   const unranked = searches.map((one) => `${one}&sort=newest`);
-  return [...unranked, ...mixed, ...searches].map((address) => readAddress(address, lens, index).query);
+  return [...unranked, ...mixed, ...searches].map((address) => readAddress(address, lens, index, 0).query);
 }

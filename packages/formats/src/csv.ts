@@ -1,10 +1,10 @@
-import type { RawRecord } from '@ivy/core';
+import { cleanText, fieldKeyOf, type RawRecord, type Records } from '@ivy/core';
 import { parse } from 'csv-parse/sync';
 import { FileProblem } from './file-problem.js';
 import { limits } from './limits.js';
 
 /** Reads comma, semicolon or tab separated text whose first line names the fields. */
-export function readCsv(text: string): RawRecord[] {
+export function readCsv(text: string): Records {
   let rows: string[][];
   try {
     rows = parse(text, {
@@ -26,7 +26,29 @@ export function readCsv(text: string): RawRecord[] {
     throw new FileProblem('too-many', `The table has ${head.length} columns; at most ${limits.fields} can be read.`);
   }
   const keys = uniqueKeys(head);
-  return rows.slice(1).map((row) => Object.fromEntries(keys.map((key, i) => [key, row[i] ?? ''])));
+  return new Table(keys, rows);
+}
+
+/** A table's rows as records. Each is made when it is asked for: a million of them take far more room than their rows. */
+class Table implements Records {
+  constructor(
+    readonly names: readonly string[],
+    /** The first is that of the names. */
+    private readonly rows: readonly (readonly string[])[],
+  ) {}
+
+  get length(): number {
+    return this.rows.length - 1;
+  }
+
+  *[Symbol.iterator](): Iterator<RawRecord> {
+    for (let r = 1; r < this.rows.length; r++) {
+      const row = this.rows[r]!;
+      const record: RawRecord = {};
+      for (let i = 0; i < this.names.length; i++) record[this.names[i]!] = row[i] ?? '';
+      yield record;
+    }
+  }
 }
 
 /** The separator that parts the first line into most cells, quoted parts left aside. */
@@ -40,7 +62,7 @@ function delimiterOf(text: string): string {
 function uniqueKeys(head: readonly string[]): string[] {
   const taken = new Set<string>();
   return head.map((cell, i) => {
-    const name = cell.trim().slice(0, 120) || `column ${i + 1}`;
+    const name = fieldKeyOf(cleanText(cell).trim().slice(0, 110)) || `column ${i + 1}`;
     let key = name;
     for (let n = 2; taken.has(key); n++) key = `${name} ${n}`;
     taken.add(key);

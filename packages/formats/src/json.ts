@@ -1,4 +1,4 @@
-import type { RawRecord } from '@ivy/core';
+import { cleanText, fieldKeyOf, type RawRecord } from '@ivy/core';
 import { parse, type ParseError } from 'jsonc-parser';
 import { FileProblem } from './file-problem.js';
 import { limits } from './limits.js';
@@ -8,6 +8,7 @@ import { limits } from './limits.js';
  * fields of their own, `author.name`.
  */
 export function readJson(text: string): RawRecord[] {
+  checkDepth(text);
   let data: unknown;
   try {
     data = JSON.parse(text.replace(/^\ufeff/, ''));
@@ -23,6 +24,7 @@ export function readNdjson(text: string): RawRecord[] {
   const records: unknown[] = [];
   lines.forEach((line, i) => {
     if (line.trim() === '') return;
+    checkDepth(line);
     try {
       records.push(JSON.parse(line));
     } catch {
@@ -49,6 +51,32 @@ function recordsOf(data: unknown): RawRecord[] {
   return records.map((record) => flatten(record));
 }
 
+/**
+ * Refuses text that nests deeper than posts may, before anything walks it by calling itself. What stands between quotes
+ * is passed over.
+ */
+function checkDepth(text: string): void {
+  let depth = 0;
+  for (let i = 0; i < text.length; i++) {
+    switch (text.charCodeAt(i)) {
+      case 0x22:
+        for (i++; i < text.length && text.charCodeAt(i) !== 0x22; i++) if (text.charCodeAt(i) === 0x5c) i++;
+        break;
+      case 0x5b:
+      case 0x7b:
+        if (++depth > limits.depth) throw tooDeep();
+        break;
+      case 0x5d:
+      case 0x7d:
+        depth--;
+    }
+  }
+}
+
+function tooDeep(): FileProblem {
+  return new FileProblem('too-large', `The JSON nests deeper than ${limits.depth} levels. Flatten it and try again.`);
+}
+
 function listWithin(data: unknown): unknown[] | undefined {
   if (!isObject(data)) return undefined;
   return Object.values(data).find((value): value is unknown[] => Array.isArray(value) && value.some(isObject));
@@ -56,15 +84,12 @@ function listWithin(data: unknown): unknown[] | undefined {
 
 function flatten(record: Record<string, unknown>): RawRecord {
   const entries: [string, unknown][] = [];
-  const visit = (value: unknown, path: string, depth: number) => {
-    if (depth > limits.depth) {
-      throw new FileProblem('too-large', `A post nests deeper than ${limits.depth} levels. Flatten it and try again.`);
-    }
+  const visit = (value: unknown, path: string) => {
     if (isObject(value))
-      for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key, depth + 1);
-    else entries.push([path.slice(0, 120), value]);
+      for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key);
+    else entries.push([fieldKeyOf(cleanText(path).slice(0, 110)), value]);
   };
-  visit(record, '', 0);
+  visit(record, '');
   return Object.fromEntries(entries);
 }
 

@@ -2,7 +2,7 @@ import { FileProblem } from './file-problem.js';
 import { readFile } from './read-file.js';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
-const read = (text: string, name = 'posts.csv') => readFile(bytes(text), name).records;
+const read = (text: string, name = 'posts.csv') => [...readFile(bytes(text), name).records];
 const refusal = (text: string, name: string) => {
   try {
     readFile(bytes(text), name);
@@ -30,7 +30,7 @@ test('reads JSON, a list within JSON, and JSON by the line', () => {
 });
 
 test('reads what spreadsheets write when it is not UTF-8', () => {
-  expect(readFile(Uint8Array.from([0x61, 0x0a, 0xe4]), 'x.csv').records).toEqual([{ a: 'ä' }]);
+  expect([...readFile(Uint8Array.from([0x61, 0x0a, 0xe4]), 'x.csv').records]).toEqual([{ a: 'ä' }]);
 });
 
 test.each([
@@ -43,7 +43,29 @@ test.each([
   ['[1,2]', 'x.json', /^no-posts/],
   ['{"a":1}\nnope', 'x.ndjson', /^broken-file: Line 2/],
   ['PNG\u0000\u0001', 'x.csv', /^unknown-format/],
+  ['PK\u0003\u0004 and more of a zip', 'x.csv', /^unknown-format/],
+  [`${'['.repeat(100_000)}${']'.repeat(100_000)}`, 'x.json', /^too-large: .*deeper/],
+  [`{"a":1}\n{"b":${'['.repeat(60)}${']'.repeat(60)}}`, 'x.ndjson', /^too-large: .*deeper/],
   [`[${'{"a":'.repeat(60)}1${'}'.repeat(60)}]`, 'x.json', /^too-large: .*deeper/],
-])('refuses %j in words', (text, name, words) => {
+])('refuses what no file should hold, %#', (text, name, words) => {
   expect(refusal(text, name)).toMatch(words);
+});
+
+test('a bracket between quotes does not nest, and neither does one after a quote that stands escaped', () => {
+  expect(read(`[{"a":"${'['.repeat(100)}","b":"\\"${'{'.repeat(100)}"}]`, 'x.json')).toHaveLength(1);
+});
+
+test('a stray null character does not make a table a picture', () => {
+  expect(read('a,b\nx\u0000y and more words in a cell,2')).toEqual([{ a: 'x\u0000y and more words in a cell', b: '2' }]);
+});
+
+test('columns with names that every object has are read like any other', () => {
+  const [record] = read('id,constructor,__proto__,toString\n1,Smith,x,y');
+  expect(Object.entries(record!)).toEqual([
+    ['id', '1'],
+    ['constructor', 'Smith'],
+    ['proto', 'x'],
+    ['toString', 'y'],
+  ]);
+  expect(Object.keys(read('[{"__proto__":{"a":1},"constructor":2}]', 'x.json')[0]!)).toEqual(['__proto__.a', 'constructor']);
 });

@@ -1,4 +1,4 @@
-import type { RawRecord } from '@ivy/core';
+import type { Records } from '@ivy/core';
 import { readCsv } from './csv.js';
 import { decodeText } from './decode.js';
 import { FileProblem } from './file-problem.js';
@@ -10,7 +10,7 @@ export type FileFormat = (typeof fileFormats)[number];
 
 export interface FileReading {
   format: FileFormat;
-  records: RawRecord[];
+  records: Records;
 }
 
 /**
@@ -27,7 +27,7 @@ export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): 
   const text = decodeText(bytes);
   if (text.trim() === '')
     throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
-  if (text.includes('\u0000')) {
+  if (looksBinary(text)) {
     throw new FileProblem('unknown-format', 'This is not a text file. Bring in CSV, JSON or NDJSON.');
   }
   const kind = format ?? formatOf(name, text);
@@ -35,11 +35,26 @@ export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): 
   if (records.length > limits.records) {
     throw new FileProblem('too-many', `The file has more than ${limits.records} posts. Bring it in as smaller ones.`);
   }
-  const fields = new Set(records.flatMap((record) => Object.keys(record))).size;
-  if (fields > limits.fields) {
-    throw new FileProblem('too-many', `The posts have ${fields} fields; at most ${limits.fields} can be read.`);
-  }
+  checkFields(records);
   return { format: kind, records };
+}
+
+/** How zip and gzip files, PDF and common pictures begin. */
+const binaryStarts = ['PK\u0003\u0004', '\u001f‹', '%PDF-', '‰PNG', 'GIF8', 'ÿØÿ'];
+
+/** A stray null character is no reason to refuse a text, which goes on without it; one in ten is. */
+function looksBinary(text: string): boolean {
+  if (binaryStarts.some((start) => text.startsWith(start))) return true;
+  const beginning = text.slice(0, 100_000);
+  return beginning.split('\u0000').length - 1 > beginning.length / 10;
+}
+
+function checkFields(records: Records): void {
+  const names = new Set(records.names);
+  if (!records.names) for (const record of records) for (const name of Object.keys(record)) names.add(name);
+  if (names.size > limits.fields) {
+    throw new FileProblem('too-many', `The posts have ${names.size} fields; at most ${limits.fields} can be read.`);
+  }
 }
 
 function formatOf(name: string, text: string): FileFormat {

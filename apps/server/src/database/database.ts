@@ -11,6 +11,18 @@ import { TermRow } from './term.entity.js';
 
 export const entities = [Source, PostRow, TermRow, LensRow, Release, Setting, Snapshot];
 
+/** No question waits for ever, whatever became of the database. Milliseconds. */
+export const poolLimits = {
+  /** To connect, and to wait for a connection of the pool. */
+  connectionTimeoutMillis: 5_000,
+  /** For an answer: told by PostgreSQL, and a little later by this side, in case PostgreSQL is silent. */
+  statement_timeout: 60_000,
+  query_timeout: 65_000,
+  /** For a transaction that does nothing. */
+  idle_in_transaction_session_timeout: 120_000,
+  keepAlive: true,
+};
+
 /** How the server speaks to PostgreSQL. Migrations run at start, all or none. */
 export function databaseOptions(url: string): DataSourceOptions {
   return {
@@ -24,5 +36,6 @@ export function databaseOptions(url: string): DataSourceOptions {
     installExtensions: false,
     applicationName: 'ivy-lens',
     poolSize: 10,
+    extra: poolLimits,
   };
 }

@@ -1,6 +1,6 @@
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { getDataSourceToken } from '@nestjs/typeorm';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 import type { DataSource } from 'typeorm';
 import { Setting } from '../database/setting.entity.js';
 import { Source } from '../database/source.entity.js';
@@ -29,7 +29,8 @@ export async function loadDemo(app: NestFastifyApplication, site: string): Promi
   if (!existsSync(file)) return;
   await onlyIfNew(async () => {
     await sources.bringIn({
-      bytes: readFileSync(file),
+      path: file,
+      size: statSync(file).size,
       fileName: 'field-notes.csv',
       name: 'Orrin field notes',
       slug: sourceSlug,

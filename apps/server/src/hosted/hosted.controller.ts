@@ -1,10 +1,11 @@
-import { maxAddress, readAddress } from '@ivy/core';
+import { maxAddress } from '@ivy/core';
 import { Controller, Get, Param, Req, Res, UseFilters } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
+import { plainPolicy } from '../doors/policies.js';
 import { isFresh, queryOf } from '../lenses/results.controller.js';
-import { ResultsService, type Ready } from '../lenses/results.service.js';
+import { ResultsService, type Question, type Ready } from '../lenses/results.service.js';
 import { PageFilter } from './page.filter.js';
 import { plainDocument } from './plain-page.js';
 import { joinEnds } from './plain-ranges.js';
@@ -24,29 +25,37 @@ export class HostedController {
   /** The draft as it is without scripts, for whoever works on it. */
   @Get(':slug/draft')
   async draft(@Param('slug') slug: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
-    void reply.header('content-security-policy', "script-src 'none'");
+    void reply.header('content-security-policy', plainPolicy);
     await this.#send(slug, 'draft', request, reply);
   }
 
   async #send(slug: string, which: 'release' | 'draft', request: FastifyRequest, reply: FastifyReply): Promise<void> {
     const address = queryOf(request);
-    const ready = await this.service.ready(slug, which, address);
+    const ready = await this.service.ready(slug, which);
     const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
-    const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index);
+    const now = Date.now();
+    const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index, now);
     if (joined !== null) {
       void reply.redirect(joined === '' ? path : `${path}?${joined}`, 303);
       return;
     }
-    const page = this.#draw(ready, slug, which, path, address);
+    const question = await this.service.question(ready, address, now);
+    const page = this.#draw(ready, slug, which, path, question);
     void reply.header('content-type', 'text/html; charset=utf-8');
     void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);
   }
 
-  #draw(ready: Ready, slug: string, which: 'release' | 'draft', path: string, address: string): string {
-    const { settings, answer } = this.service.listing(ready, address);
-    const { kept, posts } = ready;
-    const { query, foreign } = readAddress(address, kept.lens, posts.index);
-    const plain = { settings, answer, query, foreign, path, resolve: resolver(kept.site) };
+  #draw(
+    ready: Ready,
+    slug: string,
+    which: 'release' | 'draft',
+    path: string,
+    question: Question,
+  ): string {
+    const { settings, answer } = this.service.listing(ready, question);
+    const { query, foreign, now } = question;
+    const { kept } = ready;
+    const plain = { settings, answer, query, foreign, now, path, resolve: resolver(kept.site) };
     return plainDocument(plain, { slug, name: kept.name, scripts: which === 'release' });
   }
 }

@@ -1,4 +1,4 @@
-import { cardRows, dateText, type CardPart, type Item, type ItemValue, type Settings } from '@ivy/core';
+import { cardRows, dateText, own, type CardPart, type Item, type ItemValue, type Settings } from '@ivy/core';
 import { html, type Markup } from './markup.js';
 import type { Plain } from './plain-page.js';
 
@@ -11,12 +11,12 @@ export function drawCards({ settings, answer, resolve }: Plain): Markup {
 
 /** @param soon  whether the card is likely on the first screen, so that its picture should not wait */
 function drawCard(item: Item, settings: Settings, resolve: Plain['resolve'], soon: boolean): Markup {
-  const parts = settings.card.filter((part) => item.fields[part.field] !== undefined);
+  const parts = settings.card.filter((part) => own(item.fields, part.field) !== undefined);
   const pictures = parts.filter((part) => part.show === 'picture');
   const others = parts.filter((part) => part.show !== 'picture');
   const link = item.link === null ? null : resolve(item.link);
   const title = (field?: string) => {
-    const text = marked(item.title, field === undefined ? undefined : item.marks?.[field]);
+    const text = marked(item.title, field === undefined ? undefined : marksOf(item, field));
     return html`<h3 class="ivy-title">${link === null ? text : html`<a href="${link}">${text}</a>`}</h3>`;
   };
   return html`<li class="ivy-card" data-post="${item.id}">
@@ -51,7 +51,7 @@ function drawRow(row: readonly CardPart[], item: Item, settings: Settings): Mark
     );
   }
   if (first.show === 'text') {
-    return html`<p class="ivy-summary">${marked(plain(item.fields[first.field]!), item.marks?.[first.field])}</p>`;
+    return html`<p class="ivy-summary">${marked(plain(item.fields[first.field]!), marksOf(item, first.field))}</p>`;
   }
   const facts = row.flatMap((part) => factOf(part, item.fields[part.field]!, settings) ?? []);
   return facts.length > 0 && html`<p class="ivy-facts">${facts.map((fact) => html`<span>${fact}</span>`)}</p>`;
@@ -67,6 +67,10 @@ function factOf(part: CardPart, value: ItemValue, settings: Settings): Markup | 
   }
   if (part.show === 'yes-no') return value === true ? part.words || settings.texts.yes : null;
   return plain(value);
+}
+
+function marksOf({ marks }: Item, field: string): readonly [number, number][] | undefined {
+  return marks && own(marks, field);
 }
 
 /** A text with what a search matched in it set off. */

@@ -11,6 +11,8 @@ export interface Plain {
   query: Query;
   /** Parameters that are not the lens's, as they came. */
   foreign: readonly string[];
+  /** Milliseconds: the moment the page is drawn at. */
+  now: number;
   /** The page's own path. */
   path: string;
   /** A link or picture of a post as it is from this page; null for one that no page should follow. */

@@ -3,6 +3,7 @@ import {
   readAddress,
   readInterval,
   writeAddress,
+  zoneDays,
   type DateFacetAnswer,
   type FacetSettings,
   type Lens,
@@ -67,7 +68,7 @@ function drawPresets(
   if (presets.length === 0) return false;
   const { [facet.key]: _chosen, ...selections } = plain.query.selections;
   const without = hrefOf(plain, { ...plain.query, selections, page: 1 });
-  const today = Math.floor(Date.now() / 86_400_000);
+  const today = zoneDays(plain.settings.zone).dayAt(plain.now);
   return html`<div class="ivy-buttons ivy-presets" role="group" aria-label="${plain.settings.texts.common}">
     ${presets.map(({ label, range }) => {
       const ends = readInterval(range, today);
@@ -84,7 +85,7 @@ function drawPresets(
  * The address that a form with two boxes to a range means, put as all other addresses are.
  * @returns null where the address has no such boxes
  */
-export function joinEnds(address: string, lens: Lens, vocabulary: Vocabulary): string | null {
+export function joinEnds(address: string, lens: Lens, vocabulary: Vocabulary, now: number): string | null {
   const names = lens.facets
     .filter((facet) => facet.kind === 'date-range' || facet.kind === 'number-range')
     .map((facet) => lens.address.prefix + facet.key);
@@ -101,6 +102,6 @@ export function joinEnds(address: string, lens: Lens, vocabulary: Vocabulary): s
     });
     if (from || to) parameters.set(name, `${from || '..'}/${to || '..'}`);
   }
-  const { query, foreign } = readAddress(parameters.toString(), lens, vocabulary);
+  const { query, foreign } = readAddress(parameters.toString(), lens, vocabulary, now);
   return [...foreign, writeAddress(query)].filter((part) => part !== '').join('&');
 }

@@ -1,9 +1,12 @@
-import { readLens, type Lens } from '@ivy/core';
+import { readLens, withKnownLocale, type Lens } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { isDeepStrictEqual } from 'node:util';
 import type { DataSource } from 'typeorm';
 import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
+import { KeptValues } from '../shared/kept-values.js';
+import { mayBeSlug } from '../shared/slugs.js';
 import { LensRow } from '../database/lens.entity.js';
 import { newest } from './lenses.service.js';
 
@@ -28,31 +31,28 @@ type Which = 'release' | 'draft';
 /** Holds the released and draft lenses that are being asked for. */
 @Injectable()
 export class LensKeeper {
-  readonly #kept = new Map<string, Promise<KeptLens>>();
+  readonly #kept = new KeptValues<KeptLens>((name, before) => this.#load(name, before));
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
     changes: Changes,
   ) {
     changes.on((change) => {
+      if (change === 'everything') this.#kept.doubtAll();
       // a source's change may bear on any lens of it; they are few and quickly read again
-      if (change === 'everything' || change.kind === 'source') this.#kept.clear();
-      else for (const which of ['release', 'draft']) this.#kept.delete(`${which} ${change.slug}`);
+      else if (change.kind === 'source') this.#kept.forgetAll();
+      else for (const which of ['release', 'draft']) this.#kept.forget(`${which} ${change.slug}`);
     });
   }
 
-  of(slug: string, which: Which): Promise<KeptLens> {
-    const name = `${which} ${slug}`;
-    let kept = this.#kept.get(name);
-    if (!kept) {
-      kept = this.#load(slug, which);
-      this.#kept.set(name, kept);
-      kept.catch(() => this.#kept.delete(name));
-    }
-    return kept;
+  async of(slug: string, which: Which): Promise<KeptLens> {
+    if (!mayBeSlug(slug)) throw notFound('lens', slug);
+    return this.#kept.get(`${which} ${slug}`);
   }
 
-  async #load(slug: string, which: Which): Promise<KeptLens> {
+  /** @param before  returned itself while nothing about it changed, since what is worked out of it is kept by it */
+  async #load(name: string, before: KeptLens | undefined): Promise<KeptLens> {
+    const [which, slug] = name.split(' ') as [Which, string];
     const { manager } = this.database;
     const row = await manager.findOne(LensRow, { where: { slug }, relations: { source: true } });
     if (!row) throw notFound('lens', slug);
@@ -60,17 +60,15 @@ export class LensKeeper {
     if (which === 'release' && !release) {
       throw new Problem(404, 'not-released', `“${row.name}” has no release yet. Publish it on its bench first.`);
     }
+    const version = release ? `r${release.id}` : `d${row.id.slice(0, 8)}-${row.draftRevision}`;
+    const about = { slug, name: row.name, sourceId: row.sourceId, source: row.source.slug, site: row.source.site };
+    if (before?.version === version && isDeepStrictEqual(about, aboutOf(before))) return before;
     const read = readLens(release ? release.config : row.draft);
     if (!read.ok) throw new Problem(500, 'bad-config', 'The kept lens can’t be read any more.');
-    return {
-      slug,
-      name: row.name,
-      sourceId: row.sourceId,
-      source: row.source.slug,
-      site: row.source.site,
-      release: release?.number ?? null,
-      version: release ? `r${release.id}` : `d${row.id.slice(0, 8)}-${row.draftRevision}`,
-      lens: read.value,
-    };
+    return { ...about, release: release?.number ?? null, version, lens: withKnownLocale(read.value) };
   }
+}
+
+function aboutOf({ slug, name, sourceId, source, site }: KeptLens): Partial<KeptLens> {
+  return { slug, name, sourceId, source, site };
 }

@@ -52,9 +52,15 @@ export class LensesController {
   }
 
   @Post('lenses/:slug/releases')
+  @ApiHeader({ name: 'If-Match', required: false, description: 'The draftRevision that is to be published.' })
   @ApiCreatedResponse({ type: ReleaseMade })
-  async publish(@Param('slug') slug: string, @Body() body: ReleaseBody): Promise<ReleaseMade> {
-    return { number: await this.lenses.publish(slug, body.note ?? '', body.draftRevision) };
+  async publish(
+    @Param('slug') slug: string,
+    @Body() body: ReleaseBody,
+    @Headers('if-match') ifMatch: string | undefined,
+  ): Promise<ReleaseMade> {
+    const revision = ifMatch === undefined ? body.draftRevision : readRevision(ifMatch);
+    return { number: await this.lenses.publish(slug, body.note ?? '', revision) };
   }
 
   @Get('lenses/:slug/releases')

@@ -6,10 +6,10 @@ import { isDeepStrictEqual } from 'node:util';
 import { LensRow } from '../database/lens.entity.js';
 import { Release } from '../database/release.entity.js';
 import { Source } from '../database/source.entity.js';
-import { isTaken } from '../database/unique.js';
+import { isTaken, isUsed } from '../database/unique.js';
 import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
-import { freeSlug } from '../shared/slugs.js';
+import { freeSlug, mayBeSlug } from '../shared/slugs.js';
 import type { CreateLensBody } from './lens.bodies.js';
 import type { LensSummary, LensView, ReleaseView } from './lens.view.js';
 
@@ -37,35 +37,33 @@ export class LensesService {
   }
 
   async create(body: CreateLensBody): Promise<LensView> {
-    const source = await this.database.getRepository(Source).findOneBy({ slug: body.source });
-    if (!source) {
-      throw new Problem(400, 'bad-body', 'The source is not there. See errors.', [
-        { pointer: '/source', message: `there is no source called “${body.source}”` },
-      ]);
+    const source = mayBeSlug(body.source) && (await this.database.getRepository(Source).findOneBy({ slug: body.source }));
+    if (!source) throw noSource(body.source);
+    const config = readConfig(body.config ?? proposeLens(source.fields), source.fields);
+    for (;;) {
+      try {
+        return await this.#keepNew(body, source.id, config);
+      } catch (error) {
+        // the source went while the lens was made
+        if (isUsed(error)) throw noSource(body.source);
+        if (!isTaken(error)) throw error;
+        // someone else took the name this very moment: one that was found for them is found anew
+        if (body.slug !== undefined) {
+          throw new Problem(409, 'slug-taken', `A lens called “${body.slug}” is there already. Choose another name.`);
+        }
+      }
     }
-    const draft = body.config
-      ? readConfig(body.config, source.fields)
-      : readConfig(proposeLens(source.fields), source.fields);
-    try {
-      return await this.database.transaction(async (manager) => {
-        const taken = (await manager.find(LensRow, { select: { slug: true } })).map((row) => row.slug);
-        const slug = body.slug ?? freeSlug(body.name, taken);
-        const { id } = await manager.save(
-          manager.create(LensRow, { slug, name: body.name.trim(), sourceId: source.id, draft }),
-        );
-        await this.changes.note(manager, { kind: 'lens', slug });
-        const lens = await manager.findOneOrFail(LensRow, { where: { id }, relations: { source: true } });
-        return viewOf(lens, null);
-      });
-    } catch (error) {
-      if (isTaken(error))
-        throw new Problem(
-          409,
-          'slug-taken',
-          `A lens called “${body.slug ?? body.name}” is there already. Choose another name.`,
-        );
-      throw error;
-    }
+  }
+
+  async #keepNew(body: CreateLensBody, sourceId: string, draft: Lens): Promise<LensView> {
+    return this.database.transaction(async (manager) => {
+      const taken = new Set((await manager.find(LensRow, { select: { slug: true } })).map((row) => row.slug));
+      const slug = body.slug ?? freeSlug(body.name, taken);
+      const { id } = await manager.save(manager.create(LensRow, { slug, name: body.name.trim(), sourceId, draft }));
+      await this.changes.note(manager, { kind: 'lens', slug });
+      const lens = await manager.findOneOrFail(LensRow, { where: { id }, relations: { source: true } });
+      return viewOf(lens, null);
+    });
   }
 
   async remove(slug: string): Promise<void> {
@@ -99,14 +97,20 @@ export class LensesService {
     return view;
   }
 
-  /** Makes the draft the next release. */
+  /**
+   * Makes the draft the next release. A draft that is the newest release already stays that one, however often it is
+   * published.
+   * @param revision  the draft that is meant; the newest where nothing is said
+   */
   async publish(slug: string, note: string, revision: number | undefined): Promise<number> {
     const number = await this.database.transaction(async (manager) => {
       const lens = await lockRow(manager, slug);
       if (revision !== undefined && revision !== lens.draftRevision) throw overtaken(lens.draftRevision);
       // the source may have changed since the draft was kept
       const config = readConfig(lens.draft, lens.source.fields);
-      const number = ((await newest(manager, lens.id))?.number ?? 0) + 1;
+      const before = await newest(manager, lens.id);
+      if (before && isDeepStrictEqual(before.config, config)) return before.number;
+      const number = (before?.number ?? 0) + 1;
       await manager.save(manager.create(Release, { lensId: lens.id, number, config, note }));
       await this.changes.note(manager, { kind: 'lens', slug });
       return number;
@@ -132,7 +136,7 @@ export class LensesService {
   async restore(slug: string, number: number): Promise<LensView> {
     const view = await this.database.transaction(async (manager) => {
       const lens = await lockRow(manager, slug);
-      const release = await manager.findOneBy(Release, { lensId: lens.id, number });
+      const release = number <= maxNumber ? await manager.findOneBy(Release, { lensId: lens.id, number }) : null;
       if (!release) throw new Problem(404, 'not-found', `There is no release ${number} of this lens.`);
       lens.draft = readConfig(release.config, lens.source.fields);
       lens.draftRevision++;
@@ -156,6 +160,15 @@ export function readConfig(config: object, fields: readonly Field[]): Lens {
   return read.value;
 }
 
+/** The highest number a release could have. */
+const maxNumber = 0x7fffffff;
+
+function noSource(slug: string): Problem {
+  return new Problem(400, 'bad-body', 'The source is not there. See errors.', [
+    { pointer: '/source', message: `there is no source called “${slug.slice(0, 80)}”` },
+  ]);
+}
+
 function overtaken(revision: number): Problem {
   return new Problem(
     412,
@@ -165,13 +178,13 @@ function overtaken(revision: number): Problem {
 }
 
 async function findRow(manager: EntityManager, slug: string): Promise<LensRow> {
-  const lens = await manager.findOne(LensRow, { where: { slug }, relations: { source: true } });
+  const lens = mayBeSlug(slug) && (await manager.findOne(LensRow, { where: { slug }, relations: { source: true } }));
   if (!lens) throw notFound('lens', slug);
   return lens;
 }
 
 async function lockRow(manager: EntityManager, slug: string): Promise<LensRow> {
-  await manager.query('SELECT 1 FROM lens WHERE slug = $1 FOR UPDATE', [slug]);
+  if (mayBeSlug(slug)) await manager.query('SELECT 1 FROM lens WHERE slug = $1 FOR UPDATE', [slug]);
   return findRow(manager, slug);
 }
 

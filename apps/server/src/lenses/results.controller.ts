@@ -1,7 +1,8 @@
-import type { Explanation, Trial } from '@ivy/core';
+import { maxSearch, splitAddress, type Explanation, type FoundTerms, type Trial } from '@ivy/core';
 import { Body, Controller, Get, HttpCode, Options, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
+import { Problem } from '../problem/problem.js';
 import { TrialBody } from './lens.bodies.js';
 import { ResultsService, type Ready, type Results } from './results.service.js';
 import type { WrittenAnswer } from './written-answers.js';
@@ -18,7 +19,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release', queryOf(request));
+    const ready = await this.service.ready(slug, 'release');
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
     return sent(request, reply, await this.service.written(ready, 'results', queryOf(request)));
@@ -31,7 +32,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release', queryOf(request));
+    const ready = await this.service.ready(slug, 'release');
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
     return sent(request, reply, await this.service.written(ready, 'listing', queryOf(request)));
@@ -44,8 +45,41 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Results | void> {
-    const ready = await this.service.ready(slug, 'draft', queryOf(request));
-    if (!isFresh(request, reply, ready.etag)) return this.service.results(ready, queryOf(request));
+    const ready = await this.service.ready(slug, 'draft');
+    if (isFresh(request, reply, ready.etag)) return;
+    return this.service.results(ready, await this.service.question(ready, queryOf(request)));
+  }
+
+  @Get('terms/:facet')
+  @ApiOkResponse({ description: 'Terms of a facet of the released lens whose label holds `find`, with their counts.' })
+  async terms(
+    @Param('slug') slug: string,
+    @Param('facet') facet: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<FoundTerms> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    void reply.header('cache-control', 'no-cache');
+    return this.#terms(ready, facet, request);
+  }
+
+  @Get('draft/terms/:facet')
+  @ApiOkResponse({ description: 'Terms of a facet of the draft whose label holds `find`, with their counts.' })
+  async draftTerms(
+    @Param('slug') slug: string,
+    @Param('facet') facet: string,
+    @Req() request: FastifyRequest,
+  ): Promise<FoundTerms> {
+    return this.#terms(await this.service.ready(slug, 'draft'), facet, request);
+  }
+
+  async #terms(ready: Ready, facet: string, request: FastifyRequest): Promise<FoundTerms> {
+    const { found, rest } = takeParameter(queryOf(request), 'find');
+    if (found.length > maxSearch) {
+      throw new Problem(400, 'too-long', `A term is found by at most ${maxSearch} characters.`);
+    }
+    return this.service.terms(ready, facet, found, await this.service.question(ready, rest));
   }
 
   @Get('why/:postId')
@@ -69,8 +103,8 @@ export class ResultsController {
   }
 
   async #why(slug: string, which: 'release' | 'draft', postId: string, request: FastifyRequest): Promise<Explanation> {
-    const address = queryOf(request);
-    return this.service.why(await this.service.ready(slug, which, address), postId, address);
+    const ready = await this.service.ready(slug, which);
+    return this.service.why(ready, postId, await this.service.question(ready, queryOf(request)));
   }
 
   @Post('draft/trial')
@@ -80,7 +114,7 @@ export class ResultsController {
     return this.service.trial(slug, body);
   }
 
-  @Options(['results', 'listing'])
+  @Options(['results', 'listing', 'terms/:facet'])
   @ApiExcludeEndpoint()
   @HttpCode(204)
   async preflight(
@@ -98,6 +132,14 @@ export function queryOf(request: FastifyRequest): string {
   const { url = '' } = request.raw;
   const at = url.indexOf('?');
   return at < 0 ? '' : url.slice(at + 1);
+}
+
+/** The first value of a parameter that is no part of the page's address, and the address without it. */
+export function takeParameter(address: string, name: string): { found: string; rest: string } {
+  const parameters = splitAddress(address);
+  const at = parameters.findIndex((one) => one.name === name);
+  const rest = parameters.filter((_, i) => i !== at).map(({ raw }) => raw);
+  return { found: at < 0 ? '' : parameters[at]!.value, rest: rest.join('&') };
 }
 
 /** The bytes of a body in the form the asker can read. */

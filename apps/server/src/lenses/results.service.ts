@@ -1,23 +1,30 @@
 import {
-  answerAddress,
+  answer,
   explain,
+  findTerms,
   isSearch,
   maxAddress,
   pageSettings,
-  readAddress,
-  tryLens,
+  preparing,
+  readQuestion,
+  readying,
+  tryQuestion,
+  wording,
   zoneDays,
+  type AddressReading,
   type Answer,
   type Explanation,
+  type FoundTerms,
   type Lens,
+  type Query,
   type Settings,
   type Trial,
 } from '@ivy/core';
 import { Injectable, Logger } from '@nestjs/common';
 import { notFound, Problem } from '../problem/problem.js';
-import { Changes } from '../shared/changes.js';
 import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
 import { LensKeeper, type KeptLens } from './lens-keeper.js';
+import { inTurns } from '../shared/turns.js';
 import { LensesService } from './lenses.service.js';
 import { WorkAhead } from './work-ahead.js';
 import { writeAnswer, WrittenAnswers, type WrittenAnswer } from './written-answers.js';
@@ -43,6 +50,12 @@ export interface Ready {
   etag: string;
 }
 
+/** An address as it is asked of a lens, with all made that its answer would take long for. */
+export interface Question extends AddressReading {
+  /** Milliseconds: the moment it is asked at. */
+  now: number;
+}
+
 @Injectable()
 export class ResultsService {
   readonly #log = new Logger(ResultsService.name);
@@ -53,31 +66,38 @@ export class ResultsService {
     private readonly keeper: LensKeeper,
     private readonly indexes: IndexKeeper,
     private readonly lenses: LensesService,
-    changes: Changes,
-  ) {
-    // all else changes a tag, under which nothing is written yet
-    changes.on((change) => {
-      if (change === 'everything') this.#written.clear();
-    });
-  }
+  ) {}
 
-  /** @param address  what will be asked: a search has to wait for words */
-  async ready(slug: string, which: 'release' | 'draft', address = ''): Promise<Ready> {
+  async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
     const kept = await this.keeper.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
     const ahead = this.#workAhead(kept, posts, which);
-    try {
-      await (searches(kept.lens, address) ? ahead.words() : ahead.columns);
-    } catch (error) {
-      // what failed must not be remembered: the next request tries again
-      this.#ahead.get(posts)?.delete(kept.lens);
-      throw error;
-    }
+    await this.#orForget(posts, kept.lens, ahead.columns);
     return {
       kept,
       posts,
       etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
     };
+  }
+
+  /** Reads an address, and waits until what it asks for can be answered without holding others up. */
+  async question({ kept, posts }: Ready, address: string, now = Date.now()): Promise<Question> {
+    checkLength(address);
+    const reading = readQuestion(posts.index, kept.lens, address, now);
+    const ahead = this.#ahead.get(posts)?.get(kept.lens);
+    if (ahead && searches(reading.query)) await this.#orForget(posts, kept.lens, ahead.words());
+    await inTurns(readying(posts.index, reading.query));
+    return { ...reading, now };
+  }
+
+  /** What failed must not be remembered: the next request tries again. */
+  async #orForget(posts: KeptIndex, lens: Lens, work: Promise<void>): Promise<void> {
+    try {
+      await work;
+    } catch (error) {
+      this.#ahead.get(posts)?.delete(lens);
+      throw error;
+    }
   }
 
   /** Work ahead begins with the first who asks. Of a release all is done, and the index kept with what was made. */
@@ -101,43 +121,58 @@ export class ResultsService {
     const name = `${what} ${ready.etag} ${address}`;
     let written = this.#written.get(name);
     if (!written) {
-      written = await writeAnswer(what === 'results' ? this.results(ready, address) : this.listing(ready, address));
+      const question = await this.question(ready, address);
+      written = await writeAnswer(what === 'results' ? this.results(ready, question) : this.listing(ready, question));
       this.#written.put(name, written);
     }
     return written;
   }
 
-  results({ kept, posts }: Ready, address: string): Results {
-    return resultsOf(kept.slug, kept.release, kept.lens, posts, address);
+  results({ kept, posts }: Ready, { query, notices }: Question): Results {
+    const start = performance.now();
+    const found = answer(posts.index, query, notices);
+    const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
+    return { lens: kept.slug, release: kept.release, ...found, tookMs };
   }
 
   /** Why a post is in an answer or not. */
-  why({ kept, posts }: Ready, postId: string, address: string): Explanation {
+  why({ posts }: Ready, postId: string, { query }: Question): Explanation {
     const post = posts.index.numberOf(postId);
     if (post === undefined) throw notFound('post', postId);
-    const { query } = readAddress(address, kept.lens, posts.index);
     return explain(posts.index, query, post);
   }
 
-  listing(ready: Ready, address: string): Listing {
+  /** Terms of a facet that hold a text. */
+  terms({ posts }: Ready, facet: string, text: string, { query }: Question): FoundTerms {
+    const found = findTerms(posts.index, query, facet, text);
+    if (!found) throw notFound('facet of terms', facet);
+    return found;
+  }
+
+  listing(ready: Ready, question: Question): Listing {
     return {
       settings: pageSettings(ready.posts.index, ready.kept.lens, ready.kept.source),
-      answer: this.results(ready, address),
+      answer: this.results(ready, question),
     };
   }
 
   /** Answers with a config that is not kept: what the Bench shows while one works on it. */
   async trial(slug: string, body: { config: object; address: string }): Promise<Trial> {
     const { lens: row, config } = await this.lenses.readFor(slug, body.config);
-    const posts = await this.indexes.of(row.sourceId);
     checkLength(body.address);
-    return tryLens(posts.index, config, row.source.slug, body.address, Date.now());
+    const { index } = await this.indexes.of(row.sourceId);
+    const now = Date.now();
+    await inTurns(preparing(index, config));
+    const { query, notices } = readQuestion(index, config, body.address, now);
+    if (searches(query)) await inTurns(wording(index, config));
+    await inTurns(readying(index, query));
+    return tryQuestion(index, config, row.source.slug, query, notices);
   }
 }
 
-/** Whether an address may search: to wait for words in vain does no harm. */
-function searches({ facets }: Lens, address: string): boolean {
-  return facets.some((facet) => isSearch(facet) && address.includes(facet.key));
+/** Whether a query searches for words. */
+function searches({ lens, selections }: Query): boolean {
+  return lens.facets.some((facet) => isSearch(facet) && selections[facet.key] !== undefined);
 }
 
 /** A lens that shuffles, or whose addresses may say “the last 30 days”, answers differently from day to day. */
@@ -159,12 +194,4 @@ function checkLength(address: string): void {
     'address-too-long',
     `The address is longer than ${maxAddress} characters. Take some choices away.`,
   );
-}
-
-function resultsOf(slug: string, release: number | null, lens: Lens, { index }: KeptIndex, address: string): Results {
-  checkLength(address);
-  const start = performance.now();
-  const found = answerAddress(index, lens, address, Date.now());
-  const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
-  return { lens: slug, release, ...found, tookMs };
 }

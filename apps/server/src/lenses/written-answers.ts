@@ -43,11 +43,6 @@ export class WrittenAnswers {
     }
   }
 
-  clear(): void {
-    this.#kept.clear();
-    this.#bytes = 0;
-  }
-
   #drop(name: string): void {
     const found = this.#kept.get(name);
     if (!found) return;

@@ -1,8 +1,15 @@
-import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { Problem, type FieldProblem } from './problem.js';
 
 /** Checks every body by its class. Unknown fields are refused; each bad field is told by a JSON pointer. */
-export const bodyPipe = new ValidationPipe({
+export const bodyPipe = new (class BodyPipe extends ValidationPipe {
+  override async transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    if (metadata.type === 'body' && (typeof value !== 'object' || value === null || Array.isArray(value))) {
+      throw new Problem(400, 'bad-body', 'Send a JSON object, with the content type application/json.');
+    }
+    return super.transform(value, metadata);
+  }
+})({
   whitelist: true,
   forbidNonWhitelisted: true,
   transform: true,

@@ -1,7 +1,7 @@
-import { Injectable, Logger, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { Client } from 'pg';
 import type { DataSource, EntityManager } from 'typeorm';
+import { Line, type LineState } from '../database/line.js';
 
 /** What changed: a source's posts, or a lens's draft or releases. */
 export type Change = { kind: 'source'; id: string } | { kind: 'lens'; slug: string };
@@ -9,25 +9,30 @@ export type Change = { kind: 'source'; id: string } | { kind: 'lens'; slug: stri
 const channel = 'ivy_change';
 
 /**
- * Tells every server process what changed, through PostgreSQL's LISTEN and NOTIFY. A process that lost its
- * connection can't know what it missed, so it forgets all it holds.
+ * Tells every server process what changed, through PostgreSQL's LISTEN and NOTIFY. A process that lost its connection
+ * can't know what it missed, so everything it holds is in doubt then.
  */
 @Injectable()
 export class Changes implements OnModuleInit, OnModuleDestroy {
-  readonly #log = new Logger('Changes');
   readonly #listeners = new Set<(change: Change | 'everything') => void>();
-  #client: Client | undefined;
-  #closed = false;
+  readonly #line: Line;
 
-  constructor(@InjectDataSource() private readonly database: DataSource) {}
+  constructor(@InjectDataSource() database: DataSource) {
+    const { url } = database.options as { url: string };
+    this.#line = new Line(
+      url,
+      channel,
+      (message) => this.tell(JSON.parse(message) as Change),
+      () => this.tell('everything'),
+    );
+  }
 
   async onModuleInit(): Promise<void> {
-    await this.#listen();
+    await this.#line.open();
   }
 
   async onModuleDestroy(): Promise<void> {
-    this.#closed = true;
-    await this.#client?.end();
+    await this.#line.close();
   }
 
   on(listener: (change: Change | 'everything') => void): void {
@@ -44,28 +49,8 @@ export class Changes implements OnModuleInit, OnModuleDestroy {
     for (const listener of this.#listeners) listener(change);
   }
 
-  async #listen(): Promise<void> {
-    const { url } = this.database.options as { url?: string };
-    const client = new Client({ connectionString: url, application_name: 'ivy-lens changes' });
-    client.on('notification', ({ payload }) => {
-      if (payload) this.tell(JSON.parse(payload) as Change);
-    });
-    client.on('error', (error) => this.#log.warn(`Lost the line to PostgreSQL: ${error.message}`));
-    client.on('end', () => {
-      if (!this.#closed) setTimeout(() => void this.#again(), 500).unref();
-    });
-    await client.connect();
-    await client.query(`LISTEN ${channel}`);
-    this.#client = client;
-  }
-
-  async #again(): Promise<void> {
-    if (this.#closed) return;
-    try {
-      await this.#listen();
-      this.tell('everything');
-    } catch {
-      setTimeout(() => void this.#again(), 1000).unref();
-    }
+  /** Whether PostgreSQL answers within some milliseconds, and if not, why. */
+  database(within: number): Promise<LineState> {
+    return this.#line.state(within);
   }
 }

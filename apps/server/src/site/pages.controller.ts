@@ -2,6 +2,7 @@ import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { createReadStream, existsSync } from 'node:fs';
+import { previewPolicy } from '../doors/policies.js';
 import { LensKeeper } from '../lenses/lens-keeper.js';
 import { Problem } from '../problem/problem.js';
 import { fromRoot } from '../shared/paths.js';
@@ -50,6 +51,7 @@ export class PagesController {
     void reply
       .header('content-type', 'text/html; charset=utf-8')
       .header('cache-control', 'no-store')
+      .header('content-security-policy', previewPolicy(site))
       .send(previewPage({ slug, name, site }));
   }
 }

@@ -13,6 +13,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { Source } from '../database/source.entity.js';
 import { TermRow } from '../database/term.entity.js';
 import { Changes } from '../shared/changes.js';
+import { KeptValues } from '../shared/kept-values.js';
 import { inTurns } from '../shared/turns.js';
 
 /** An index and the revision of the source it was made from. */
@@ -30,7 +31,7 @@ export interface KeptIndex {
 @Injectable()
 export class IndexKeeper implements OnModuleDestroy {
   readonly #log = new Logger('IndexKeeper');
-  readonly #kept = new Map<string, Promise<KeptIndex>>();
+  readonly #kept = new KeptValues<KeptIndex>((sourceId, before) => this.#load(sourceId, before));
   #saving: Promise<void> = Promise.resolve();
 
   constructor(
@@ -38,8 +39,8 @@ export class IndexKeeper implements OnModuleDestroy {
     changes: Changes,
   ) {
     changes.on((change) => {
-      if (change === 'everything') this.#kept.clear();
-      else if (change.kind === 'source') this.#kept.delete(change.id);
+      if (change === 'everything') this.#kept.doubtAll();
+      else if (change.kind === 'source') this.#kept.forget(change.id);
     });
   }
 
@@ -48,14 +49,7 @@ export class IndexKeeper implements OnModuleDestroy {
   }
 
   of(sourceId: string): Promise<KeptIndex> {
-    let kept = this.#kept.get(sourceId);
-    if (!kept) {
-      kept = this.#load(sourceId);
-      this.#kept.set(sourceId, kept);
-      // a failed load must not be remembered: the next request tries again
-      kept.catch(() => this.#kept.delete(sourceId));
-    }
-    return kept;
+    return this.#kept.get(sourceId);
   }
 
   /**
@@ -82,11 +76,13 @@ export class IndexKeeper implements OnModuleDestroy {
     );
   }
 
-  async #load(sourceId: string): Promise<KeptIndex> {
+  /** @param before  returned itself while the source has not changed */
+  async #load(sourceId: string, before: KeptIndex | undefined): Promise<KeptIndex> {
     // one state of the database for all reads, so that posts and terms are of one revision
     return this.database.transaction('REPEATABLE READ', async (manager) => {
       const source = await manager.findOneByOrFail(Source, { id: sourceId });
       const { revision } = source;
+      if (before?.revision === revision) return before;
       const bytes = await snapshotOf(manager, sourceId, revision);
       const index = bytes && (await this.#read(bytes));
       if (index) return { revision, index, keptTexts: index.texts.length };
@@ -147,9 +143,12 @@ async function build(manager: EntityManager, { id, fields, posts: size }: Source
 }
 
 function taxonomiesOf(rows: readonly TermRow[]): Record<string, Term[]> {
-  const taxonomies: Record<string, Term[]> = {};
+  const taxonomies = new Map<string, Term[]>();
   for (const { field, slug, label, parent, hidden, aliases } of rows) {
-    (taxonomies[field] ??= []).push({ slug, label, parent, hidden, aliases });
+    const terms = taxonomies.get(field);
+    const term = { slug, label, parent, hidden, aliases };
+    if (terms) terms.push(term);
+    else taxonomies.set(field, [term]);
   }
-  return taxonomies;
+  return Object.fromEntries(taxonomies);
 }

@@ -1,5 +1,6 @@
 import { fileFormats, type FileFormat } from '@ivy/formats';
 import { ApiPropertyOptional } from '@nestjs/swagger';
+import { IsOrigin } from '../shared/origins.js';
 import { IsIn, IsOptional, IsString, Matches, MaxLength } from 'class-validator';
 import { slugMessage, slugPattern } from '../shared/slugs.js';
 
@@ -24,6 +25,6 @@ export class IntakeBody {
 
   @ApiPropertyOptional({ description: 'Origin that links and pictures without one belong to.' })
   @IsOptional()
-  @Matches(/^https?:\/\/[^/\s]{1,200}$/, { message: 'must be an origin such as https://example.org' })
+  @IsOrigin()
   site?: string;
 }

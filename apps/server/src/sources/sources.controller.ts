@@ -1,9 +1,11 @@
 import { writingSnapshot } from '@ivy/core';
 import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
 import {
+  ApiAcceptedResponse,
   ApiBody,
   ApiConsumes,
   ApiCreatedResponse,
+  ApiHeader,
   ApiNoContentResponse,
   ApiOkResponse,
   ApiTags,
@@ -14,9 +16,11 @@ import { bodyPipe } from '../problem/body.pipe.js';
 import { inTurns } from '../shared/turns.js';
 import { IndexKeeper } from './index-keeper.js';
 import { IntakeBody } from './intake.body.js';
+import type { JobView } from '../intake/jobs.controller.js';
 import { SourceSummary, SourceView, summaryOf, TermView, termViews, viewOf } from './source.view.js';
 import { SourcesService } from './sources.service.js';
-import { readUploadParts } from './upload.js';
+import { Jobs, type JobHandle } from '../intake/jobs.js';
+import { Uploads } from '../intake/uploads.js';
 
 /** Posts up to which a browser is sent the whole index: some 20 MB. */
 const mostPostsSent = 50_000;
@@ -27,6 +31,8 @@ export class SourcesController {
   constructor(
     private readonly sources: SourcesService,
     private readonly indexes: IndexKeeper,
+    private readonly uploads: Uploads,
+    private readonly jobs: Jobs,
   ) {}
 
   @Get()
@@ -51,10 +57,26 @@ export class SourcesController {
     },
   })
   @ApiCreatedResponse({ type: SourceView })
-  async bringIn(@Req() request: FastifyRequest): Promise<SourceView> {
-    const { bytes, fileName, parts } = await readUploadParts(request);
-    const body = (await bodyPipe.transform(parts, { type: 'body', metatype: IntakeBody })) as IntakeBody;
-    return viewOf(await this.sources.bringIn({ bytes, fileName, ...body }));
+  @ApiHeader({ name: 'Prefer', required: false, description: '`respond-async`: the work is told of as a job.' })
+  @ApiAcceptedResponse({ description: 'It is being read: `Location` tells where to ask how far it is.' })
+  async bringIn(
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<SourceView | JobView> {
+    const upload = await this.uploads.receive(request);
+    const read = async (handle?: JobHandle) => {
+      try {
+        const { path, size, fileName, parts } = upload;
+        const body = (await bodyPipe.transform(parts, { type: 'body', metatype: IntakeBody })) as IntakeBody;
+        return viewOf(await this.sources.bringIn({ path, size, fileName, ...body }, handle?.signal, handle));
+      } finally {
+        await upload.discard();
+      }
+    };
+    if (!/\brespond-async\b/i.test(String(request.headers.prefer ?? ''))) return read();
+    const job = this.jobs.start(read);
+    void reply.status(202).header('location', `/api/v1/jobs/${job.id}`).header('preference-applied', 'respond-async');
+    return job;
   }
 
   @Get(':slug')

@@ -1,18 +1,21 @@
-import { describeFields, discoverFields, readPosts, type PostReading, type RawRecord } from '@ivy/core';
-import { FileProblem, readFile, type FileFormat } from '@ivy/formats';
+import type { FileFormat } from '@ivy/formats';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { DataSource, EntityManager } from 'typeorm';
+import { randomUUID } from 'node:crypto';
+import type { DataSource } from 'typeorm';
 import { LensRow } from '../database/lens.entity.js';
 import { Source } from '../database/source.entity.js';
-import { isTaken, isUsed } from '../database/unique.js';
+import { isUsed } from '../database/unique.js';
+import { IntakePool, type IntakeWatcher } from '../intake/intake-pool.js';
 import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
-import { freeSlug } from '../shared/slugs.js';
+import { mayBeSlug } from '../shared/slugs.js';
 
-/** A file as it was sent, and what was said about it. */
+/** A file on disk, and what was said about it. */
 export interface Intake {
-  bytes: Uint8Array;
+  path: string;
+  /** Bytes. */
+  size: number;
   fileName: string;
   name?: string;
   slug?: string;
@@ -20,15 +23,12 @@ export interface Intake {
   site?: string;
 }
 
-const rowsPerInsert = 2000;
-/** Rejections kept with a source; the rest are only counted by their record numbers in the file. */
-const rejectionsKept = 1000;
-
 @Injectable()
 export class SourcesService {
   constructor(
     @InjectDataSource() private readonly database: DataSource,
     private readonly changes: Changes,
+    private readonly pool: IntakePool,
   ) {}
 
   list(): Promise<Source[]> {
@@ -36,48 +36,32 @@ export class SourcesService {
   }
 
   async find(slug: string): Promise<Source> {
-    const source = await this.database.getRepository(Source).findOneBy({ slug });
+    const source = mayBeSlug(slug) && (await this.database.getRepository(Source).findOneBy({ slug }));
     if (!source) throw notFound('source', slug);
     return source;
   }
 
-  /** Brings a file in as a new source: everything in one transaction, or nothing. */
-  async bringIn(intake: Intake): Promise<Source> {
-    const { format, records } = readUpload(intake);
-    const reading = readPosts(records, discoverFields(records));
-    if (reading.posts.length === 0) {
-      throw new Problem(422, 'no-posts', 'No record of the file has a value, so there is nothing to bring in.');
-    }
-    const name = intake.name?.trim() || nameOf(intake.fileName);
+  /**
+   * Brings a file in as a new source: everything in one transaction, or nothing.
+   * @param watcher  told where it stands
+   */
+  async bringIn(intake: Intake, signal = new AbortController().signal, watcher: IntakeWatcher = {}): Promise<Source> {
+    const { path, size, fileName, slug = null, format = null, site = null } = intake;
+    const name = intake.name?.trim() || nameOf(fileName);
+    const sources = this.database.getRepository(Source);
+    // told before the file is read, since that may take long; it is looked at again when it is kept
+    if (slug !== null && (await sources.existsBy({ slug }))) throw slugTaken(slug);
+    const { url } = this.database.options as { url: string };
+    const id = randomUUID();
+    const task = { id, path, fileName, name, slug, format, site, databaseUrl: url };
     try {
-      return await this.database.transaction(async (manager) => {
-        const slug = intake.slug ?? freeSlug(name, await slugsOf(manager));
-        const source = await manager.save(
-          manager.create(Source, {
-            slug,
-            name,
-            format,
-            fileName: intake.fileName.slice(0, 200),
-            site: intake.site ?? null,
-            posts: reading.posts.length,
-            fields: describeFields(reading),
-            findings: reading.findings,
-            rejected: reading.rejected.slice(0, rejectionsKept),
-          }),
-        );
-        await insertTerms(manager, source.id, reading);
-        await insertPosts(manager, source.id, reading, records);
-        return source;
-      });
+      await this.pool.read(task, size, signal, watcher);
     } catch (error) {
-      if (isTaken(error))
-        throw new Problem(
-          409,
-          'slug-taken',
-          `A source called “${intake.slug ?? name}” is there already. Choose another name.`,
-        );
+      // a thread that was stopped may have been about to commit: of what is cancelled nothing is kept
+      if (signal.aborted) await sources.delete({ id });
       throw error;
     }
+    return sources.findOneByOrFail({ id });
   }
 
   /** Takes a source away, unless a lens uses it. */
@@ -98,62 +82,15 @@ export class SourcesService {
   }
 }
 
-function readUpload(intake: Intake): { format: FileFormat; records: RawRecord[] } {
-  try {
-    return readFile(intake.bytes, intake.fileName, intake.format);
-  } catch (error) {
-    if (error instanceof FileProblem)
-      throw new Problem(error.code === 'too-large' ? 413 : 422, error.code, error.message);
-    throw error;
-  }
+function slugTaken(slug: string): Problem {
+  return new Problem(409, 'slug-taken', `A source called “${slug}” is there already. Choose another name.`);
 }
 
 function nameOf(fileName: string): string {
   const bare = fileName
+    .slice(-200)
     .replace(/\.[a-z0-9]+$/i, '')
     .replace(/[_-]+/g, ' ')
     .trim();
   return bare === '' ? 'Posts' : bare[0]!.toUpperCase() + bare.slice(1, 120);
-}
-
-async function slugsOf(manager: EntityManager): Promise<string[]> {
-  const rows = await manager.find(Source, { select: { slug: true } });
-  return rows.map((row) => row.slug);
-}
-
-async function insertTerms(manager: EntityManager, sourceId: string, reading: PostReading): Promise<void> {
-  const rows = Object.entries(reading.taxonomies).flatMap(([field, terms]) =>
-    terms.map(({ slug, label, parent }, position) => ({ field, slug, position, label, parent })),
-  );
-  await manager.query(
-    `INSERT INTO term (source_id, field, slug, position, label, parent)
-     SELECT $1, r.field, r.slug, r.position, r.label, r.parent
-     FROM jsonb_to_recordset($2::jsonb) AS r(field text, slug text, position int, label text, parent text)`,
-    [sourceId, JSON.stringify(rows)],
-  );
-}
-
-async function insertPosts(
-  manager: EntityManager,
-  sourceId: string,
-  reading: PostReading,
-  records: readonly RawRecord[],
-): Promise<void> {
-  const rejected = new Set(reading.rejected.map((rejection) => rejection.record - 1));
-  const kept = records.filter((_, i) => !rejected.has(i));
-  for (let start = 0; start < reading.posts.length; start += rowsPerInsert) {
-    const rows = reading.posts.slice(start, start + rowsPerInsert).map((post, i) => ({
-      id: post.id,
-      position: start + i,
-      raw: kept[start + i],
-      values: post.values,
-    }));
-    // one statement of one document: no limit on parameters, and twice as quick as a row at a time
-    await manager.query(
-      `INSERT INTO post (source_id, id, position, raw, "values")
-       SELECT $1, r.id, r.position, r.raw, r."values"
-       FROM jsonb_to_recordset($2::jsonb) AS r(id text, position int, raw jsonb, "values" jsonb)`,
-      [sourceId, JSON.stringify(rows).replace(/\\u0000/g, '')],
-    );
-  }
 }

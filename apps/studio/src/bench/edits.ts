@@ -4,7 +4,7 @@ import {
   proposeFacet,
   proposeSearch,
   readLens,
-  SlugMaker,
+  FacetKeys,
   type Facet,
   type FacetKind,
   type FieldDescription,
@@ -61,11 +61,9 @@ export function addFavourites(lens: Lens): { lens: Lens; key: string } {
 }
 
 /** A maker of address names that no part of the lens has or had. */
-function keysIn(lens: Lens): SlugMaker {
-  const keys = new SlugMaker();
-  for (const name of [lens.address.sort, lens.address.page]) keys.keep(name);
-  for (const facet of lens.facets) for (const name of [facet.key, ...facet.aliases]) keys.keep(name);
-  return keys;
+function keysIn(lens: Lens): FacetKeys {
+  const own = lens.facets.flatMap((facet) => [facet.key, ...facet.aliases]);
+  return new FacetKeys([lens.address.sort, lens.address.page, ...own]);
 }
 
 /** Fills a facet's defaults from the one definition all share. */

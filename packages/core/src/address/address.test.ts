@@ -54,7 +54,7 @@ const codes = (address: string) => read(address).notices.map((notice) => notice.
 test('reading undoes writing', () => {
   fc.assert(
     fc.property(asked, ({ collection: posts, query }) => {
-      const back = readAddress(writeAddress(query), query.lens, buildIndex(posts));
+      const back = readAddress(writeAddress(query), query.lens, buildIndex(posts), now);
       const sort = query.sort === sortOf({ ...query, sort: null })?.key ? null : query.sort;
       expect(back.query).toEqual({ ...query, sort });
       expect(back.notices).toEqual([]);
@@ -136,7 +136,7 @@ test('every address gets an answer', () => {
     fc.property(collection, fc.string({ unit: 'binary' }), (posts, address) => {
       const on = lensOf({ facets: [{ key: 'habitat', kind: 'tree', field: 'habitat' }] });
       const built = buildIndex(posts);
-      const { query, notices } = readAddress(`habitat=${address}`, on, built);
+      const { query, notices } = readAddress(`habitat=${address}`, on, built, now);
       expect(answer(built, query, notices).total).toBe(posts.posts.length);
     }),
     { numRuns: 500 },
@@ -188,7 +188,7 @@ test('what is not the lens’s stays as it came, in its order', () => {
 
 test('a prefix keeps two lenses on one page apart', () => {
   const prefixed = lensOf({ ...lens, address: { ...lens.address, prefix: 'n-' } });
-  const { query, foreign } = readAddress('habitat=reedbed&n-habitat=mudflat&n-page=2', prefixed, index);
+  const { query, foreign } = readAddress('habitat=reedbed&n-habitat=mudflat&n-page=2', prefixed, index, now);
   expect(foreign).toEqual(['habitat=reedbed']);
   expect(writeAddress(query)).toBe('n-habitat=mudflat&n-page=2');
 });
@@ -232,7 +232,7 @@ describe('a switch that starts as yes', () => {
     ['open=&open=yes', true, ''],
     ['open=perhaps', true, ''],
   ])('reads “%s”', (address, on, canonical) => {
-    const { query } = readAddress(address, lens, index);
+    const { query } = readAddress(address, lens, index, now);
     expect(query.selections.open).toEqual(on === undefined ? undefined : { type: 'switch', on });
     expect(writeAddress(query)).toBe(canonical);
   });

@@ -2,7 +2,7 @@ import type { Facet, Lens, TermFacet } from '../model/lens.js';
 import { isFavourites, isRange, isSearch, isSingle, isSwitch } from '../model/lens.js';
 import type { Notice, Query, Selection } from '../model/query.js';
 import { zoneDays } from '../dates/zone.js';
-import { cleanSearch, readWanted } from '../search/wanted.js';
+import { cleanSearch, maxWords, readWords } from '../search/wanted.js';
 import { byCodeUnits } from '../text/slug.js';
 import { readDays, readNumbers } from './ranges.js';
 import { splitAddress, type Parameter } from './parameters.js';
@@ -35,13 +35,13 @@ export interface AddressReading {
 /**
  * Reads an address into a query. Never throws: what can't be read is dropped and noted, and the rest applies.
  * @param address  the page's whole query string, with or without `?`
- * @param now      the moment "today" is told by, in the lens's zone
+ * @param now      milliseconds: the moment "today" is told by, in the lens's zone
  */
 export function readAddress(
   address: string,
   lens: Lens,
   vocabulary: Vocabulary,
-  now: number = Date.now(),
+  now: number,
 ): AddressReading {
   const notices: Notice[] = [];
   const names = parameterNames(lens);
@@ -177,7 +177,11 @@ function readSearch(key: string, found: string[], notices: Notice[]): Selection 
   }
   // an address can hold no lone surrogate, so none is kept
   text = text.replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd');
-  return readWanted(text).length === 0 ? undefined : { type: 'search', text };
+  const { wanted, isCut } = readWords(text);
+  if (isCut) {
+    notices.push({ code: 'too-many', facet: key, text: `Only the first ${maxWords} words of the search were taken.` });
+  }
+  return wanted.length === 0 ? undefined : { type: 'search', text };
 }
 
 function readSwitch(key: string, values: string[], notices: Notice[]): Selection | undefined {

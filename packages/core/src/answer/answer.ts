@@ -1,16 +1,17 @@
 import { AddressWriter } from '../address/write.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer, Way } from '../model/answer.js';
-import { isSearch, isSingle, isTerms, type Facet, type SearchFacet } from '../model/lens.js';
+import { isSearch, type SearchFacet } from '../model/lens.js';
 import { selectionsOf, type Notice, type Query } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { markerOf, type Marker } from '../search/marks.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
-import { facetAnswer } from './facet-answer.js';
+import { facetAnswer, keepsOwn } from './facet-answer.js';
 import { itemOf } from './items.js';
 import { orderingOf, pageOf } from './ordering.js';
 import { passing, searchOf, textIndexOf } from './passing.js';
+import { rankedAhead } from './readying.js';
 import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed } from './plan.js';
 
 /**
@@ -38,6 +39,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
   const canonical: Query = page === query.page ? query : { ...query, page };
   const sort = sortOf(query);
   const written = new AddressWriter(canonical, selections);
+  const ahead = sort?.by === 'relevance' ? rankedAhead(query) : undefined;
   const ordering = orderingOf(index, sort, found, query.seed ?? '');
 
   return {
@@ -48,7 +50,7 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
-    items: pageOf(index, all.set, ordering, (page - 1) * size, size).map((post) =>
+    items: (ahead?.slice((page - 1) * size) ?? pageOf(index, all.set, ordering, (page - 1) * size, size)).map((post) =>
       itemOf(plan.items, index, post, found),
     ),
     facets: lens.facets.map((facet, i) => {
@@ -72,11 +74,6 @@ export function countMatched(index: PostIndex, query: Query): number {
     if (selection) posts = posts.and(passing(index, lens, facet, selection));
   }
   return posts.count;
-}
-
-/** A facet whose counts are taken with its own selection applied. */
-function keepsOwn(facet: Facet): boolean {
-  return isTerms(facet) && facet.match === 'all' && !isSingle(facet);
 }
 
 interface Found {

@@ -5,7 +5,9 @@ import {
   isFavourites,
   isRange,
   isSearch,
+  isSingle,
   isSwitch,
+  isTerms,
   type Facet,
   type RangeFacet,
   type SwitchFacet,
@@ -62,6 +64,11 @@ export function facetAnswer(
   return termAnswer(facet, label, selection, chosen, column, shown!, under);
 }
 
+/** Whether a facet's counts are taken with its own selection applied. */
+export function keepsOwn(facet: Facet): boolean {
+  return isTerms(facet) && facet.match === 'all' && !isSingle(facet);
+}
+
 function termAnswer(
   facet: TermFacet,
   label: string,
@@ -72,12 +79,13 @@ function termAnswer(
   under: Counted,
 ): FacetAnswer {
   const selected = selection?.type === 'terms' ? selection.terms : selection?.type === 'term' ? [selection.term] : [];
-  const options =
+  const { options, more } =
     under.keepsCounts && selected.length === 0
       ? drawKeptOptions(facet, column, shown, under.terms(column))
       : drawOptions(facet, column, shown, under.tallied(column), chosen);
   const { key, kind, visible } = facet;
-  return { key, kind, label, visible, selected, options };
+  if (more === 0) return { key, kind, label, visible, selected, options };
+  return { key, kind, label, visible, selected, options, more };
 }
 
 function switchAnswer(

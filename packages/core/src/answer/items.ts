@@ -7,6 +7,8 @@ import { KeptItems } from './kept-items.js';
 import type { Marker } from '../search/marks.js';
 import { noTerm } from '../store/values.js';
 import { plainText } from '../text/plain-text.js';
+import { own } from '../text/own.js';
+import { safeAddress } from '../text/safe-address.js';
 
 /** How a field of a post is read into an answer. */
 export interface ItemField {
@@ -63,13 +65,16 @@ function itemField(index: PostIndex, key: string): ItemField {
       },
     };
   }
-  const isHtml = index.field(key)?.type === 'html';
+  const type = index.field(key)?.type;
   return {
     key,
     read: (post) => {
       const value = index.valueOf(post, key);
       if (Array.isArray(value)) return undefined;
-      return isHtml && typeof value === 'string' ? plainText(value) : value;
+      if (typeof value !== 'string') return value;
+      if (type === 'html') return plainText(value);
+      // posts may have come in before addresses were looked at this closely
+      return type === 'link' || type === 'image' ? (safeAddress(value) ?? undefined) : value;
     },
   };
 }
@@ -92,7 +97,7 @@ export function itemOf(
   if (!search) return item;
   let marks: Record<string, [number, number][]> | undefined;
   for (const key of search.fields) {
-    const value = item.fields[key];
+    const value = own(item.fields, key);
     if (typeof value !== 'string') continue;
     const found = search.marks(value);
     if (found.length > 0) (marks ??= {})[key] = found;
@@ -115,6 +120,6 @@ function makeItem(plan: ItemPlan, index: PostIndex, post: number): Item {
 
 /** @param known  values of the post that were read already */
 function textOf(field: ItemField | null, post: number, known: Readonly<Record<string, ItemValue>>): string | null {
-  const value = field && (known[field.key] ?? field.read(post));
+  const value = field && (own(known, field.key) ?? field.read(post));
   return typeof value === 'string' && value !== '' ? value : null;
 }

@@ -2,7 +2,15 @@ import type { TermColumn } from '../index/term-column.js';
 import { countsAt, type Counts } from '../index/counts.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
-import { byCount, bySequence, labelPlaces, sortTree } from './term-order.js';
+import { drawMany, mostWhole } from './many-options.js';
+import { bySequence, byCount, labelPlacesOf, sortTree } from './term-order.js';
+
+/** Options as an answer holds them. */
+export interface Drawn {
+  options: Option[];
+  /** Terms that are shown but left out of the answer, since there are too many. */
+  more: number;
+}
 
 /**
  * The terms a facet shows, depth first in its order. Which terms it may show does not depend on a query, so this is
@@ -20,8 +28,12 @@ export interface ShownTerms {
   isFlat: boolean;
   /** By term: its place among all by label. */
   byLabel: Uint32Array;
+  /** Whether there are too many to be held by an answer. */
+  isMany: boolean;
+  /** Where a term stands in the order they are shown in. */
+  placeOf: (term: number) => number;
   /** Options drawn before with nothing chosen, by the counts laid over them. */
-  drawn: WeakMap<Uint32Array, Option[]>;
+  drawn: WeakMap<Uint32Array, Drawn>;
 }
 
 export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
@@ -41,14 +53,21 @@ export function shownTerms(facet: TermFacet, column: TermColumn): ShownTerms {
     depths[t] = parent < 0 ? 0 : depths[parent]! + 1;
     shown[t] = !branchHidden[t] && depths[t] < levels && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
   });
-  const byLabel = labelPlaces(column.terms, labels);
+  const byLabel = labelPlacesOf(facet, column, labels);
   const terms = sortTree(column.parents, steadyOrder(facet, column, byLabel));
-  const places = placesOf(column, terms, labels, (t) => shown[t] === 1);
+  const isMany = shown.reduce((sum, one) => sum + one, 0) > mostWhole;
+  const places = placesOf(column, isMany ? [] : terms, labels, (t) => shown[t] === 1);
   places.fewest = Math.min(fewest, Math.floor(mostKept / Math.max(1, terms.length)));
   // room for all at once: an array that grows here and there is a slow one
   places.few = new Array<undefined>((places.fewest + 1) * places.zeros.length).fill(undefined);
   const isFlat = column.parents.every((parent) => parent < 0);
-  return { terms, labels, shown, places, isFlat, byLabel, drawn: new WeakMap() };
+  let placeOf = (term: number) => term;
+  if (isMany && terms.some((term, i) => term !== i)) {
+    const order = new Uint32Array(column.terms.length);
+    terms.forEach((term, i) => (order[term] = i));
+    placeOf = (term) => order[term]!;
+  }
+  return { terms, labels, shown, places, isFlat, isMany, placeOf, byLabel, drawn: new WeakMap() };
 }
 
 /** The order of siblings, where counts do not change it; without one, as given. */
@@ -90,6 +109,17 @@ export function drawOptions(
   shownOf: ShownTerms,
   counts: Counts,
   chosen: readonly number[],
+): Drawn {
+  if (shownOf.isMany) return drawMany(facet, column, shownOf, counts, chosen);
+  return { options: drawAllOptions(facet, column, shownOf, counts, chosen), more: 0 };
+}
+
+function drawAllOptions(
+  facet: TermFacet,
+  column: TermColumn,
+  shownOf: ShownTerms,
+  counts: Counts,
+  chosen: readonly number[],
 ): Option[] {
   const partly = shownOf.isFlat || chosen.length === 0 ? noTerms : aboveOf(column, chosen);
   const places = placesFor(facet, column, shownOf, counts, chosen, partly);
@@ -111,13 +141,13 @@ export function drawKeptOptions(
   column: TermColumn,
   shownOf: ShownTerms,
   counts: Uint32Array,
-): Option[] {
-  let options = shownOf.drawn.get(counts);
-  if (!options) {
-    options = drawOptions(facet, column, shownOf, countsAt(counts, 0, counts.length, null), []);
-    shownOf.drawn.set(counts, options);
+): Drawn {
+  let drawn = shownOf.drawn.get(counts);
+  if (!drawn) {
+    drawn = drawOptions(facet, column, shownOf, countsAt(counts, 0, counts.length, null), []);
+    shownOf.drawn.set(counts, drawn);
   }
-  return options;
+  return drawn;
 }
 
 // The two loops stand alone, each over what it is given: most terms of most answers have no posts, and of those nothing

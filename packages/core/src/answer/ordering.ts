@@ -1,5 +1,4 @@
 import { eachBit, hasBit } from '../index/bits.js';
-import { firstOf } from '../index/first-of.js';
 import type { PostSet } from '../index/post-set.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { SortOption } from '../model/lens.js';
@@ -53,15 +52,9 @@ export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, s
       return byRelevance(ordering.text, ordering.found, matched, start + size, byId, index.arena).slice(start);
     }
     case 'shuffle': {
-      const posts = matched.list;
-      const places = Float64Array.from(posts, (post) => mixed(`${ordering.seed} ${index.idOf(post)}`));
-      const { idPlaces } = index;
-      const first = firstOf(
-        posts.length,
-        start + size,
-        (a, b) => places[a]! - places[b]! || idPlaces[posts[a]!]! - idPlaces[posts[b]!]!,
-      );
-      return first.slice(start).map((i) => posts[i]!);
+      const { bits } = matched;
+      for (const post of index.shuffled(ordering.seed)) if (hasBit(bits, post) && !take(post)) break;
+      return page;
     }
   }
 }
@@ -80,13 +73,4 @@ function firstPosts(matched: PostSet, start: number, size: number): number[] {
     return page.length < size;
   });
   return page;
-}
-
-/** A number that looks like chance but is the same for the same text: FNV-1a, then murmur3's finisher. */
-function mixed(text: string): number {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
-  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
-  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
-  return (h ^ (h >>> 16)) >>> 0;
 }

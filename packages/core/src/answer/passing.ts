@@ -7,7 +7,8 @@ import { numbersOfSlugs, postsUnder } from '../index/term-column.js';
 import { isFavourites, isRange, isSearch, type Facet, type Lens, type SearchFacet } from '../model/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import type { Selection } from '../model/query.js';
-import { search, type Search } from '../search/search.js';
+import { search, searching, type Search } from '../search/search.js';
+import type { Steps } from '../index/steps.js';
 import type { TextIndex } from '../search/text-index.js';
 import { rangeColumns } from './range-parts.js';
 
@@ -96,7 +97,7 @@ export function weighedFields(index: PostIndex, facet: SearchFacet): WeighedFiel
 
 const searches = new WeakMap<TextIndex, Map<string, Search>>();
 /** Searches kept: an answer asks for its own two or three times, one as it is typed for those before it. */
-const searchesKept = 8;
+const searchesKept = 16;
 
 /**
  * Works a search out, or takes it as it was worked out a moment ago: an index never changes.
@@ -104,14 +105,30 @@ const searchesKept = 8;
  */
 export function searchOf(index: PostIndex, facet: SearchFacet, text: string, arena: Arena | null = null): Search {
   const words = textIndexOf(index, facet);
-  let kept = searches.get(words);
-  if (!kept) searches.set(words, (kept = new Map<string, Search>()));
+  const kept = keptSearches(words);
   const key = `${facet.words} ${text}`;
   let found = kept.get(key);
-  if (!found) {
-    found = search(words, text, facet.words, arena);
-    if (kept.size >= searchesKept) kept.delete(kept.keys().next().value!);
-    kept.set(key, found);
-  }
+  if (!found) keepSearch(kept, key, (found = search(words, text, facet.words, arena)));
   return found;
+}
+
+/** `searchOf` step by step. */
+export function* searchingFor(index: PostIndex, facet: SearchFacet, text: string): Steps<Search> {
+  const words = textIndexOf(index, facet);
+  const kept = keptSearches(words);
+  const key = `${facet.words} ${text}`;
+  let found = kept.get(key);
+  if (!found) keepSearch(kept, key, (found = yield* searching(words, text, facet.words, index.arena)));
+  return found;
+}
+
+function keptSearches(words: TextIndex): Map<string, Search> {
+  let kept = searches.get(words);
+  if (!kept) searches.set(words, (kept = new Map<string, Search>()));
+  return kept;
+}
+
+function keepSearch(kept: Map<string, Search>, key: string, found: Search): void {
+  if (kept.size >= searchesKept) kept.delete(kept.keys().next().value!);
+  kept.set(key, found);
 }

@@ -17,7 +17,7 @@ test('a month out of a century is cut into its days', () => {
       { key: 'again', kind: 'date-range', field: 'day' },
     ],
   });
-  const found = answer(index, readAddress('day=2001-06-01/2001-06-30', lens, index).query);
+  const found = answer(index, readAddress('day=2001-06-01/2001-06-30', lens, index, 0).query);
   const again = found.facets[1]!;
   const expected = month.map((day) => {
     const count = posts.filter((post) => post.values.day === dayText(day)).length;

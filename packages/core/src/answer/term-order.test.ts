@@ -34,7 +34,7 @@ test.each([
 ])('terms stand %s, for visitors and on the Bench alike', (_, settings, expected) => {
   const lens = lensOf({ facets: [{ key: 'place', kind: 'tree', field: 'place', ...settings }] });
   const index = buildIndex(collection);
-  const [facet] = answer(index, readAddress('', lens, index).query).facets;
+  const [facet] = answer(index, readAddress('', lens, index, 0).query).facets;
   expect('options' in facet! && facet.options.map((option) => option.value).join(' ')).toBe(expected);
   const told = arrangeTerms(lens.facets[0] as TermFacet, places);
   expect(told.map((term) => term.slug).join(' ')).toBe(expected);

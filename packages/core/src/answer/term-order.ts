@@ -1,3 +1,6 @@
+import { sorting } from '../index/sorting.js';
+import { finished, inParts, type Steps } from '../index/steps.js';
+import type { TermColumn } from '../index/term-column.js';
 import type { TermFacet } from '../model/lens.js';
 import { byCodeUnits, fold } from '../text/slug.js';
 
@@ -17,19 +20,58 @@ export function bySequence(terms: readonly { slug: string }[], sequence: readonl
 
 /** Each term's place by label as a reader sorts: folded, figures by their value; slugs break ties. */
 export function labelPlaces(terms: readonly { slug: string }[], labels: readonly string[]): Uint32Array {
-  const folded = labels.map(fold);
-  const sorted = folded.map((_, t) => t);
-  sorted.sort((a, b) => compareNatural(folded[a]!, folded[b]!) || byCodeUnits(terms[a]!.slug, terms[b]!.slug));
+  return finished(placingLabels(terms, labels));
+}
+
+/** `labelPlaces` step by step. */
+export function* placingLabels(
+  terms: readonly { slug: string }[],
+  labels: readonly string[],
+): Steps<Uint32Array> {
+  const pieces: (readonly string[])[] = new Array<readonly string[]>(labels.length);
+  yield* inParts(labels.length, foldedInAStep, (from, to) => {
+    for (let t = from; t < to; t++) pieces[t] = piecesOf(fold(labels[t]!));
+  });
+  const sorted = new Uint32Array(labels.length);
+  for (let t = 0; t < sorted.length; t++) sorted[t] = t;
+  yield* sorting(
+    sorted,
+    (a, b) => compareNatural(pieces[a]!, pieces[b]!) || byCodeUnits(terms[a]!.slug, terms[b]!.slug),
+  );
   const places = new Uint32Array(sorted.length);
   for (let i = 0; i < sorted.length; i++) places[sorted[i]!] = i;
   return places;
 }
 
+const foldedInAStep = 2000;
+
+const placesOfColumns = new WeakMap<TermColumn, Uint32Array>();
+
+/** The same for a facet over a column, kept where the facet has no labels of its own. */
+export function labelPlacesOf(facet: TermFacet, column: TermColumn, labels: readonly string[]): Uint32Array {
+  if (hasOwnLabels(facet)) return labelPlaces(column.terms, labels);
+  return placesOfColumns.get(column) ?? finished(placingTerms(facet, column));
+}
+
+/** Makes what `labelPlacesOf` keeps of a column, step by step. */
+export function* placingTerms(facet: TermFacet, column: TermColumn): Steps<Uint32Array> {
+  const labels = column.terms.map((term) => term.label);
+  const places = placesOfColumns.get(column) ?? (yield* placingLabels(column.terms, labels));
+  if (!hasOwnLabels(facet)) placesOfColumns.set(column, places);
+  return places;
+}
+
+function hasOwnLabels({ labels }: TermFacet): boolean {
+  return Object.keys(labels).length > 0;
+}
+
+/** A text as runs of figures and of anything else, by turns. */
+function piecesOf(text: string): readonly string[] {
+  return /\d/.test(text) ? text.match(/\d+|\D+/g)! : [text];
+}
+
 /** Compares text so that `plot 9` stands before `plot 10`. Code units otherwise: the same on every executor. */
-function compareNatural(a: string, b: string): number {
-  const pieces = /\d+|\D+/g;
-  const x = a.match(pieces) ?? [];
-  const y = b.match(pieces) ?? [];
+function compareNatural(x: readonly string[], y: readonly string[]): number {
   for (let i = 0; i < Math.min(x.length, y.length); i++) {
     const bothNumbers = /^\d/.test(x[i]!) && /^\d/.test(y[i]!);
     const order = bothNumbers ? Number(x[i]) - Number(y[i]) || byCodeUnits(x[i]!, y[i]!) : byCodeUnits(x[i]!, y[i]!);

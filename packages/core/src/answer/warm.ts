@@ -1,11 +1,13 @@
 import type { PostIndex } from '../index/post-index.js';
 import { finished, type Steps } from '../index/steps.js';
 import { postsUnder } from '../index/term-column.js';
-import { isFavourites, isRange, isSearch, type Lens } from '../model/lens.js';
+import { isFavourites, isRange, isSearch, isTerms, type Lens } from '../model/lens.js';
+import { sortingByEnd } from '../search/words-by-end.js';
 import { Counted } from './counting.js';
 import { weighedFields } from './passing.js';
 import { commonCounts, planOf, withScratch } from './plan.js';
 import { isByNumber, rangeColumns } from './range-parts.js';
+import { placingTerms } from './term-order.js';
 
 // What an answer needs is made when one first asks for it. A process that has others to answer meanwhile makes it ahead,
 // step by step, and may stop after each, or for good: answers are the same.
@@ -14,7 +16,11 @@ import { isByNumber, rangeColumns } from './range-parts.js';
 export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
     if (isRange(facet)) rangeColumns(index, lens, facet);
-    else if (!isSearch(facet) && !isFavourites(facet)) index.column(facet.field);
+    else if (!isSearch(facet) && !isFavourites(facet)) {
+      const column = index.column(facet.field);
+      yield;
+      if (isTerms(facet)) yield* placingTerms(facet, column);
+    }
     yield;
   }
   planOf(index, lens);
@@ -23,7 +29,11 @@ export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
 
 /** Makes the words that the searches of a lens look in. */
 export function* wording(index: PostIndex, lens: Lens): Steps<void> {
-  for (const facet of lens.facets) if (isSearch(facet)) yield* index.makingText(weighedFields(index, facet));
+  for (const facet of lens.facets) {
+    if (!isSearch(facet)) continue;
+    const { vocabulary } = yield* index.makingText(weighedFields(index, facet));
+    yield* sortingByEnd(vocabulary);
+  }
 }
 
 /** Counts under each common term of a lens. */

@@ -1,6 +1,13 @@
 /** A record as a reader of some format gives it: values by field name, before anything is known of types. */
 export type RawRecord = Record<string, unknown>;
 
+/** The records of a file. They can be gone through several times, and need not be in memory all at once. */
+export interface Records extends Iterable<RawRecord> {
+  readonly length: number;
+  /** The names of all fields, where they are known without going through the records. */
+  readonly names?: readonly string[];
+}
+
 /** Whether a raw value counts as left empty. */
 export function isEmpty(raw: unknown): boolean {
   return (

@@ -3,6 +3,9 @@ import { daysIn } from '../dates/calendar.js';
 /** How the dates of a field are written where a file leaves it open: 3/4/2026 is 3 April or March 4. */
 export type DayFirst = boolean;
 
+/** No date is written in more characters: longer texts are not even looked at. */
+const longestDate = 100;
+
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /**
@@ -10,6 +13,7 @@ const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', '
  * @returns `YYYY-MM-DD`, or null when it is no day that exists
  */
 export function readDay(text: string, dayFirst: DayFirst): string | null {
+  if (text.length > longestDate) return null;
   const t = text.trim();
   let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$/.exec(t);
   if (m) return day(Number(m[1]), Number(m[2]), Number(m[3]));
@@ -30,6 +34,7 @@ export function readDay(text: string, dayFirst: DayFirst): string | null {
  * @returns `YYYY-MM-DDTHH:mm:ss` and its zone as it came
  */
 export function readMoment(text: string): string | null {
+  if (text.length > longestDate) return null;
   const t = text.trim();
   let m = /^(\d{4})-(\d{2})-(\d{2})[T ](\d{2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s?(Z|[+-]\d{2}:?\d{2})?$/i.exec(t);
   if (m) {
@@ -45,17 +50,25 @@ export function readMoment(text: string): string | null {
   return date && join(date, m[4]!, m[5]!, m[6], /^[+-]/.test(m[7]!) ? m[7] : 'Z');
 }
 
-/** Whether a field's slashed days must be read month first: some have a second figure above 12, none a first. */
-export function readsDayFirst(samples: readonly string[]): DayFirst {
-  let monthFirst = 0;
-  let dayFirst = 0;
-  for (const sample of samples) {
-    const m = /^(\d{1,2})[/-](\d{1,2})[/-]\d{4}$/.exec(sample.trim());
-    if (!m) continue;
-    if (Number(m[1]) > 12) dayFirst++;
-    else if (Number(m[2]) > 12) monthFirst++;
+/**
+ * Tells by a field's days in which order it writes the slashed ones: month first where more have a second figure above 12
+ * than a first.
+ */
+export class DayOrder {
+  #monthFirst = 0;
+  #dayFirst = 0;
+
+  add(text: string): void {
+    if (text.length > longestDate) return;
+    const m = /^(\d{1,2})[/-](\d{1,2})[/-]\d{4}$/.exec(text.trim());
+    if (!m) return;
+    if (Number(m[1]) > 12) this.#dayFirst++;
+    else if (Number(m[2]) > 12) this.#monthFirst++;
   }
-  return monthFirst <= dayFirst;
+
+  get isDayFirst(): DayFirst {
+    return this.#monthFirst <= this.#dayFirst;
+  }
 }
 
 function join(date: string, hour: string, minute: string, second = '00', zone = ''): string | null {

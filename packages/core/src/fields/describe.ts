@@ -1,5 +1,6 @@
 import { momentOf } from '../index/order.js';
-import type { Collection, Field, Value } from '../model/post.js';
+import type { Collection, Field, Post, Term, Value } from '../model/post.js';
+import { own } from '../text/own.js';
 
 /** A field, with what its posts hold. */
 export interface FieldDescription extends Field {
@@ -21,47 +22,93 @@ export interface Spread {
 const spreadSteps = 18;
 
 /** Says of every field how many posts have it, how many values there are, and shows some. */
-export function describeFields(collection: Collection): FieldDescription[] {
-  return collection.fields.map((field) => {
-    const labels = new Map(collection.taxonomies[field.key]?.map((term) => [term.slug, term.label]));
-    const counts = new Map<string, number>();
-    let filled = 0;
-    for (const post of collection.posts) {
-      const value = post.values[field.key];
-      if (value === undefined) continue;
-      filled++;
-      for (const one of Array.isArray(value) ? value : [value]) {
-        const text = typeof one === 'string' ? (labels.get(one) ?? one) : String(one);
-        counts.set(text, (counts.get(text) ?? 0) + 1);
-      }
-    }
-    const samples = [...counts]
-      .sort((a, b) => b[1] - a[1])
-      .slice(0, 6)
-      .map(([text]) => text.slice(0, 160));
-    return { ...field, filled, distinct: counts.size, samples, spread: spreadOf(collection, field) };
-  });
+export function describeFields({ fields, posts, taxonomies }: Collection): FieldDescription[] {
+  const describer = new FieldDescriber(fields);
+  for (const post of posts) describer.add(post);
+  return describer.describe(taxonomies);
 }
 
-function spreadOf(collection: Collection, field: Field): Spread | null {
-  if (!['date', 'datetime', 'number'].includes(field.type)) return null;
-  let low: Value | undefined;
-  let high: Value | undefined;
-  const places: number[] = [];
-  for (const post of collection.posts) {
-    const value = post.values[field.key];
-    const place = value === undefined ? null : placeOf(value);
-    if (place === null) continue;
-    if (low === undefined || place < placeOf(low)!) low = value;
-    if (high === undefined || place > placeOf(high)!) high = value;
+/** Describes fields by posts that come one by one. */
+export class FieldDescriber {
+  readonly #tallies: readonly Tally[];
+
+  constructor(fields: readonly Field[]) {
+    this.#tallies = fields.map((field) => new Tally(field));
+  }
+
+  add({ values }: Post): void {
+    for (const tally of this.#tallies) {
+      const value = own(values, tally.field.key);
+      if (value !== undefined) tally.add(value);
+    }
+  }
+
+  /** @param taxonomies  the terms of each field, whose labels are shown */
+  describe(taxonomies: Readonly<Record<string, readonly Term[]>>): FieldDescription[] {
+    return this.#tallies.map((tally) => tally.describe(own(taxonomies, tally.field.key) ?? []));
+  }
+}
+
+/** What is counted of one field. */
+class Tally {
+  readonly #counts = new Map<string | number | boolean, number>();
+  readonly #places: number[] | null;
+  #filled = 0;
+  #low: Value | undefined;
+  #high: Value | undefined;
+
+  constructor(readonly field: Field) {
+    this.#places = ['date', 'datetime', 'number'].includes(field.type) ? [] : null;
+  }
+
+  add(value: Value): void {
+    this.#filled++;
+    if (!Array.isArray(value)) this.#count(value);
+    else for (const one of value) this.#count(one);
+    if (this.#places) this.#place(value, this.#places);
+  }
+
+  describe(terms: readonly Term[]): FieldDescription {
+    const labels = new Map(terms.map((term) => [term.slug, term.label]));
+    const samples = commonest(this.#counts, 6).map((value) =>
+      (typeof value === 'string' ? (labels.get(value) ?? value) : String(value)).slice(0, 160),
+    );
+    return { ...this.field, filled: this.#filled, distinct: this.#counts.size, samples, spread: this.#spread() };
+  }
+
+  #count(value: string | number | boolean): void {
+    this.#counts.set(value, (this.#counts.get(value) ?? 0) + 1);
+  }
+
+  #place(value: Value, places: number[]): void {
+    const place = placeOf(value);
+    if (place === null) return;
+    if (this.#low === undefined || place < placeOf(this.#low)!) this.#low = value;
+    if (this.#high === undefined || place > placeOf(this.#high)!) this.#high = value;
     places.push(place);
   }
-  if (low === undefined || high === undefined) return null;
-  const from = placeOf(low)!;
-  const step = (placeOf(high)! - from) / spreadSteps || 1;
-  const counts = new Array<number>(spreadSteps).fill(0);
-  for (const place of places) counts[Math.min(spreadSteps - 1, Math.floor((place - from) / step))]!++;
-  return { low: low as string | number, high: high as string | number, counts };
+
+  #spread(): Spread | null {
+    if (this.#low === undefined || this.#high === undefined) return null;
+    const from = placeOf(this.#low)!;
+    const step = (placeOf(this.#high)! - from) / spreadSteps || 1;
+    const counts = new Array<number>(spreadSteps).fill(0);
+    for (const place of this.#places!) counts[Math.min(spreadSteps - 1, Math.floor((place - from) / step))]!++;
+    return { low: this.#low as string | number, high: this.#high as string | number, counts };
+  }
+}
+
+/** The keys with the highest counts, highest first, without sorting all of them. */
+function commonest<K>(counts: ReadonlyMap<K, number>, most: number): K[] {
+  const found: [K, number][] = [];
+  for (const entry of counts) {
+    let at = found.length;
+    while (at > 0 && found[at - 1]![1] < entry[1]) at--;
+    if (at >= most) continue;
+    found.splice(at, 0, entry);
+    if (found.length > most) found.pop();
+  }
+  return found.map(([key]) => key);
 }
 
 /** Where a date or number lies on a line. */

@@ -1,6 +1,7 @@
 import { plainField, type Field, type FieldRole, type FieldType } from '../model/post.js';
 import { fold, humanise } from '../text/slug.js';
-import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord } from './cell.js';
+import { own } from '../text/own.js';
+import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord, type Records } from './cell.js';
 import { readDay, readMoment } from './dates.js';
 
 /** Records looked at to tell a field's type. More would not change the answer, only the wait. */
@@ -19,20 +20,24 @@ interface Column {
  * Tells what fields records have: type, separators, and which field has which role.
  * @param records  as read from a file; values of any JSON kind
  */
-export function discoverFields(records: readonly RawRecord[]): Field[] {
+export function discoverFields(records: Records): Field[] {
   const columns = columnsOf(records);
   const fields = columns.map(fieldOf);
   giveRoles(fields, columns);
   return fields;
 }
 
-function columnsOf(records: readonly RawRecord[]): Column[] {
+function columnsOf(records: Records): Column[] {
   const step = Math.max(1, Math.floor(records.length / sampleSize));
-  const sample = records.filter((_, i) => i % step === 0);
-  const keys = new Set<string>();
-  for (const record of records) for (const key of Object.keys(record)) keys.add(key);
+  const sample: RawRecord[] = [];
+  const keys = new Set(records.names);
+  let i = 0;
+  for (const record of records) {
+    if (i++ % step === 0) sample.push(record);
+    if (!records.names) for (const key of Object.keys(record)) keys.add(key);
+  }
   return [...keys].map((key) => {
-    const raw = sample.map((record) => record[key]).filter((value) => !isEmpty(value));
+    const raw = sample.map((record) => own(record, key)).filter((value) => !isEmpty(value));
     const texts = raw.map(cellText);
     return { key, raw, texts, distinct: new Set(texts).size, records: sample.length };
   });
@@ -59,16 +64,27 @@ function plainType(column: Column): FieldType | null {
   if (days + moments >= 0.8) return moments > 0 ? 'datetime' : 'date';
   if (share(isPictureAddress) >= 0.8) return 'image';
   if (share(isAddress) >= 0.8) return /image|picture|photo|thumb/i.test(column.key) ? 'image' : 'link';
-  if (share((text) => /<\/?[a-z][^>]*>/i.test(text)) >= 0.3) return 'html';
+  if (share(hasTag) >= 0.3) return 'html';
   return null;
 }
 
+/** Whether a text has a tag in it: `<` and a letter, and a `>` somewhere after. */
+function hasTag(text: string): boolean {
+  const start = text.search(/<\/?[a-z]/i);
+  return start >= 0 && text.indexOf('>', start) > 0;
+}
+
+/** No address of a page or picture is longer: browsers and servers stop well before. */
+const longestAddress = 8192;
+
 function isAddress(text: string): boolean {
-  return /^(https?:\/\/|\.{0,2}\/)\S+$/i.test(text);
+  return text.length <= longestAddress && /^(https?:\/\/|\.{0,2}\/)\S+$/i.test(text);
 }
 
 function isPictureAddress(text: string): boolean {
-  return /^\S+\.(avif|gif|jpe?g|png|svg|webp)([?#]\S*)?$/i.test(text);
+  if (text.length > longestAddress || /\s/.test(text)) return false;
+  const path = /^[^?#]+/.exec(text)?.[0] ?? '';
+  return /.\.(avif|gif|jpe?g|png|svg|webp)$/i.test(path);
 }
 
 /** Tells terms from running text, and finds what parts them. */
@@ -95,8 +111,8 @@ function areTerms(column: Column, separator: string | null): boolean {
 function pathOf(column: Column, separator: string | null): Pick<Field, 'tree' | 'pathSeparator'> {
   const pieces = column.raw.flatMap((raw) => cellTexts(raw, separator));
   for (const pathSeparator of ['>', '›', '/']) {
-    const mark = pathSeparator === '/' ? / \/ / : new RegExp(`\\s*${pathSeparator}\\s*`);
-    const paths = pieces.filter((piece) => mark.test(piece)).length;
+    const mark = pathSeparator === '/' ? ' / ' : pathSeparator;
+    const paths = pieces.filter((piece) => piece.includes(mark)).length;
     if (paths >= pieces.length * 0.3 && paths > 0) return { tree: true, pathSeparator };
   }
   return { tree: false, pathSeparator: null };

@@ -1,7 +1,18 @@
-import type { Collection, Field, Post, Term, Value } from '../model/post.js';
-import { fieldWithRole } from '../model/post.js';
-import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord } from './cell.js';
-import { readDay, readMoment, readsDayFirst } from './dates.js';
+import { fieldWithRole, type Collection, type Field, type Post, type Term, type Value } from '../model/post.js';
+import { cleanValue } from '../text/clean-text.js';
+import { own } from '../text/own.js';
+import { safeAddress } from '../text/safe-address.js';
+import {
+  cellText,
+  cellTexts,
+  isEmpty,
+  readBoolean,
+  readNumber,
+  type RawRecord,
+  type Records,
+} from './cell.js';
+import { DayOrder, readDay, readMoment, type DayFirst } from './dates.js';
+import { lostCharacters, maxFindings, nearTwins, unreadableValues, type Finding } from './findings.js';
 import { Taxonomy } from './taxonomy.js';
 
 /** A record that did not become a post, or a value that could not be read. */
@@ -11,137 +22,170 @@ export interface Rejection {
   reason: string;
 }
 
-export interface Finding {
-  code: 'unreadable-values' | 'near-twins' | 'gaps';
-  field: string;
-  /** How many posts it touches. */
-  posts: number;
-  /** Up to eight of the values as they came. */
-  values: string[];
-  /** One sentence for people. */
-  text: string;
-}
-
 export interface PostReading extends Collection {
   rejected: Rejection[];
   findings: Finding[];
 }
 
+/** Rejections that are kept; of more, the first tell enough. */
+export const maxRejections = 1000;
+
+/** A post, and the record it was read from as it is kept. */
+export interface ReadPost {
+  post: Post;
+  raw: RawRecord;
+}
+
+/** What is told of a reading when all its records were read. */
+export type ReadingEnd = Pick<PostReading, 'taxonomies' | 'rejected' | 'findings'> & { posts: number };
+
 /**
- * Makes posts of records, by the types their fields have. A value that can't be read is left out and told as a
- * finding; a record with no value at all, or with an id that was there before, is rejected.
- * @param known  terms that exist already, by field, so that slugs stay the same when a file is brought in again
+ * Makes posts of records one by one, by the types their fields have, so that they need not be in memory all at once. A
+ * value that can't be read is left out and told as a finding; a record with no value at all, or with an id that was
+ * there before, is rejected.
  */
-export function readPosts(
-  records: readonly RawRecord[],
-  fields: readonly Field[],
-  known: Record<string, readonly Term[]> = {},
-): PostReading {
-  const readers = fields.map((field) => fieldReader(field, records, known[field.key]));
-  const idField = fieldWithRole(fields, 'id') ?? fieldWithRole(fields, 'link');
-  const posts: Post[] = [];
-  const ids = new Set<string>();
-  const rejected: Rejection[] = [];
-  records.forEach((record, i) => {
-    if (fields.every((field) => isEmpty(record[field.key]))) {
-      rejected.push({ record: i + 1, reason: 'It has no value in any field.' });
-      return;
+export class PostReader {
+  readonly #readers: readonly FieldReader[];
+  readonly #idField: Field | undefined;
+  readonly #ids = new Set<string>();
+  readonly #rejected: Rejection[] = [];
+  #record = 0;
+
+  /**
+   * @param dayFirst  how each field writes its slashed days
+   * @param known     terms that exist already, by field, so that slugs stay the same when a file is brought in again
+   */
+  constructor(
+    private readonly fields: readonly Field[],
+    dayFirst: ReadonlyMap<string, DayFirst>,
+    known: Readonly<Record<string, readonly Term[]>> = {},
+  ) {
+    this.#readers = fields.map(
+      (field) => new FieldReader(field, dayFirst.get(field.key) ?? true, own(known, field.key)),
+    );
+    this.#idField = fieldWithRole(fields, 'id') ?? fieldWithRole(fields, 'link');
+  }
+
+  /** @returns null for a record that is rejected */
+  read(record: RawRecord): ReadPost | null {
+    const number = ++this.#record;
+    if (this.fields.every(({ key }) => isEmpty(own(record, key)))) {
+      return this.#reject(number, 'It has no value in any field.');
     }
-    const id = (idField && cellText(record[idField.key]).slice(0, 500)) || `post-${i + 1}`;
-    if (ids.has(id)) {
-      rejected.push({ record: i + 1, reason: `Its id “${id}” is taken by an earlier post.` });
-      return;
-    }
-    ids.add(id);
+    const raw = this.#cleaned(record);
+    const id = (this.#idField && cellText(own(raw, this.#idField.key)).slice(0, 500)) || `post-${number}`;
+    if (this.#ids.has(id)) return this.#reject(number, `Its id “${id}” is taken by an earlier post.`);
+    this.#ids.add(id);
     const values: Record<string, Value> = {};
-    for (const reader of readers) {
-      const value = reader.read(record[reader.field.key]);
+    for (const reader of this.#readers) {
+      const value = reader.read(own(raw, reader.field.key));
       if (value !== undefined) values[reader.field.key] = value;
     }
-    posts.push({ id, values });
-  });
-  const taxonomies = Object.fromEntries(
-    readers.flatMap(({ field, taxonomy }) => (taxonomy ? [[field.key, taxonomy.terms]] : [])),
-  );
-  const findings = readers.flatMap((reader) => reader.findings(posts.length));
-  return { fields: [...fields], taxonomies, posts, rejected, findings };
-}
-
-interface FieldReader {
-  field: Field;
-  taxonomy: Taxonomy | null;
-  read(raw: unknown): Value | undefined;
-  findings(posts: number): Finding[];
-}
-
-function fieldReader(field: Field, records: readonly RawRecord[], known: readonly Term[] | undefined): FieldReader {
-  const taxonomy = field.type === 'terms' ? new Taxonomy(known) : null;
-  const parse = parser(field, records, taxonomy);
-  const unreadable: string[] = [];
-  let filled = 0;
-  return {
-    field,
-    taxonomy,
-    read(raw) {
-      if (isEmpty(raw)) return undefined;
-      const value = parse(raw);
-      if (value === null) unreadable.push(cellText(raw));
-      else filled++;
-      return value ?? undefined;
-    },
-    findings(posts) {
-      const found: Finding[] = [];
-      if (unreadable.length > 0) found.push(unreadableValues(field, unreadable));
-      if (taxonomy) found.push(...nearTwins(field, taxonomy.terms));
-      const gaps = posts - filled - unreadable.length;
-      if (gaps > 0 && filled > 0) {
-        const text = gaps === 1 ? 'One post has nothing here.' : `${gaps} posts have nothing here.`;
-        found.push({ code: 'gaps', field: field.key, posts: gaps, values: [], text });
-      }
-      return found;
-    },
-  };
-}
-
-function unreadableValues(field: Field, values: readonly string[]): Finding {
-  const noun = field.type === 'date' || field.type === 'datetime' ? 'date' : 'value';
-  return {
-    code: 'unreadable-values',
-    field: field.key,
-    posts: values.length,
-    values: [...new Set(values)].slice(0, 8),
-    text: values.length === 1 ? `One ${noun} cannot be read.` : `${values.length} ${noun}s cannot be read.`,
-  };
-}
-
-/** Terms on one branch that differ only in case, spaces, marks or punctuation. */
-function nearTwins(field: Field, terms: readonly Term[]): Finding[] {
-  const groups = new Map<string, Term[]>();
-  for (const term of terms) {
-    const bare = term.label
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]+/gu, '');
-    const key = `${term.parent ?? ''}\u0000${bare}`;
-    groups.set(key, [...(groups.get(key) ?? []), term]);
+    return { post: { id, values }, raw };
   }
-  return [...groups.values()]
-    .filter((group) => group.length > 1)
-    .map((group): Finding => ({
-      code: 'near-twins',
-      field: field.key,
-      posts: 0,
-      values: group.map((term) => term.label).slice(0, 8),
-      text: `${group.length} spellings may be one term.`,
-    }));
+
+  finish(): ReadingEnd {
+    const posts = this.#ids.size;
+    const taxonomies = Object.fromEntries(
+      this.#readers.flatMap(({ field, taxonomy }) => (taxonomy ? [[field.key, taxonomy.terms]] : [])),
+    );
+    const findings = this.#readers.flatMap((reader) => reader.findings(posts)).slice(0, maxFindings);
+    return { posts, taxonomies, rejected: this.#rejected, findings };
+  }
+
+  #reject(record: number, reason: string): null {
+    if (this.#rejected.length < maxRejections) this.#rejected.push({ record, reason });
+    return null;
+  }
+
+  #cleaned(record: RawRecord): RawRecord {
+    const raw = cleanValue(record) as RawRecord;
+    if (raw !== record) {
+      for (const reader of this.#readers) {
+        const { key } = reader.field;
+        if (own(raw, key) !== own(record, key)) reader.lost++;
+      }
+    }
+    return raw;
+  }
+}
+
+/** Makes posts of records, all at once. `known` as for a reader. */
+export function readPosts(
+  records: Records,
+  fields: readonly Field[],
+  known: Readonly<Record<string, readonly Term[]>> = {},
+): PostReading {
+  const reader = new PostReader(fields, dayOrders(records, fields), known);
+  const posts: Post[] = [];
+  for (const record of records) {
+    const read = reader.read(record);
+    if (read) posts.push(read.post);
+  }
+  return { ...reader.finish(), fields: [...fields], posts };
+}
+
+/** How each field of days writes those that could be read in two ways. */
+export function dayOrders(records: Records, fields: readonly Field[]): Map<string, DayFirst> {
+  const orders = fields
+    .filter((field) => field.type === 'date')
+    .map(({ key }): [string, DayOrder] => [key, new DayOrder()]);
+  if (orders.length > 0) {
+    for (const record of records) for (const [key, order] of orders) order.add(cellText(own(record, key)));
+  }
+  return new Map(orders.map(([key, order]) => [key, order.isDayFirst]));
+}
+
+/** Values shown of those that can't be read. */
+const shownUnreadable = 8;
+
+class FieldReader {
+  readonly taxonomy: Taxonomy | null;
+  /** Posts whose value had characters that can't be kept. */
+  lost = 0;
+  readonly #parse: (raw: unknown) => Value | null;
+  readonly #unreadable = new Set<string>();
+  #unreadableCount = 0;
+  #filled = 0;
+
+  constructor(
+    readonly field: Field,
+    dayFirst: DayFirst,
+    known: readonly Term[] | undefined,
+  ) {
+    this.taxonomy = field.type === 'terms' ? new Taxonomy(known) : null;
+    this.#parse = parser(field, dayFirst, this.taxonomy);
+  }
+
+  read(raw: unknown): Value | undefined {
+    if (isEmpty(raw)) return undefined;
+    const value = this.#parse(raw);
+    if (value !== null) {
+      this.#filled++;
+      return value;
+    }
+    this.#unreadableCount++;
+    if (this.#unreadable.size < shownUnreadable) this.#unreadable.add(cellText(raw));
+    return undefined;
+  }
+
+  findings(posts: number): Finding[] {
+    const { field } = this;
+    const found: Finding[] = [];
+    if (this.#unreadableCount > 0) found.push(unreadableValues(field, this.#unreadableCount, [...this.#unreadable]));
+    if (this.lost > 0) found.push(lostCharacters(field, this.lost));
+    if (this.taxonomy) for (const twins of nearTwins(field, this.taxonomy.terms)) found.push(twins);
+    const gaps = posts - this.#filled - this.#unreadableCount;
+    if (gaps > 0 && this.#filled > 0) {
+      const text = gaps === 1 ? 'One post has nothing here.' : `${gaps} posts have nothing here.`;
+      found.push({ code: 'gaps', field: field.key, posts: gaps, values: [], text });
+    }
+    return found;
+  }
 }
 
 /** What turns a raw value into a typed one; null when it can't be read. */
-function parser(
-  field: Field,
-  records: readonly RawRecord[],
-  taxonomy: Taxonomy | null,
-): (raw: unknown) => Value | null {
+function parser(field: Field, dayFirst: DayFirst, taxonomy: Taxonomy | null): (raw: unknown) => Value | null {
   switch (field.type) {
     case 'terms':
       return (raw) => {
@@ -152,10 +196,8 @@ function parser(
       return readNumber;
     case 'boolean':
       return readBoolean;
-    case 'date': {
-      const dayFirst = readsDayFirst(records.map((record) => cellText(record[field.key])));
+    case 'date':
       return (raw) => readDay(cellText(raw), dayFirst);
-    }
     case 'datetime':
       return (raw) => readMoment(cellText(raw)) ?? readDay(cellText(raw), true);
     case 'html':
@@ -165,11 +207,6 @@ function parser(
     case 'image':
       return (raw) => safeAddress(cellText(raw));
   }
-}
-
-/** A link or picture address that is safe to draw: http, https, or within the site. */
-function safeAddress(text: string): string | null {
-  return /^[a-z][a-z0-9+.-]*:/i.test(text) && !/^https?:/i.test(text) ? null : text || null;
 }
 
 function pathLabels(text: string, field: Field): string[] {

@@ -3,6 +3,7 @@ import { PostPacker } from '../store/post-packer.js';
 import { termListOf } from '../store/term-list.js';
 import { PostIndex } from './post-index.js';
 import { finished, type Steps } from './steps.js';
+import { own } from '../text/own.js';
 
 /** Makes an index from posts that come some at a time: each may be let go of once it was added. */
 export class IndexBuilder {
@@ -18,7 +19,7 @@ export class IndexBuilder {
     size = 0,
     private readonly arenaFrom?: number,
   ) {
-    const lists = new Map(fields.map((field) => [field.key, termListOf(field, taxonomies[field.key])]));
+    const lists = new Map(fields.map((field) => [field.key, termListOf(field, own(taxonomies, field.key))]));
     this.#posts = new PostPacker(fields, (key) => lists.get(key) ?? null, size);
   }
 

@@ -11,6 +11,7 @@ import { pickValues, renumberTerms, type Values } from '../store/values.js';
 import { changeTermColumn, movesOf } from './change-term-column.js';
 import { keysOf, mergeOrder } from './merge-order.js';
 import { PostIndex, type KeptText } from './post-index.js';
+import { own } from '../text/own.js';
 
 /** What changed of a source. */
 export interface Change {
@@ -32,7 +33,7 @@ export interface Change {
 export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const fields = change.fields ?? old.fields;
   const taxonomies = change.taxonomies ?? old.taxonomies;
-  const lists = new Map(fields.map((field) => [field.key, termListOf(field, taxonomies[field.key])]));
+  const lists = new Map(fields.map((field) => [field.key, termListOf(field, own(taxonomies, field.key))]));
   const termsOf = (key: string) => lists.get(key) ?? null;
   // the last of several under one id counts, as if they had come one after the other
   const upsert = [...new Map(change.upsert.map((post) => [post.id, post])).values()];

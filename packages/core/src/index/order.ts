@@ -2,13 +2,20 @@ import type { Field } from '../model/post.js';
 import { numbersOf, noTerm, type Values } from '../store/values.js';
 import { textAt } from '../store/texts.js';
 import type { TermList } from '../store/term-list.js';
-import { fold } from '../text/slug.js';
+import { byCodeUnits, fold } from '../text/slug.js';
+import { sorting } from './sorting.js';
+import { finished, inParts, type Steps } from './steps.js';
 
 /**
  * What posts are put in order by: a number a post, NaN for one with no value. Texts are ranked by their folded form,
  * terms by the folded label of a post's first.
  */
 export function sortKeys(field: Field, values: Values, terms: TermList | null): Float64Array {
+  return finished(makingSortKeys(field, values, terms));
+}
+
+/** `sortKeys` step by step. */
+export function* makingSortKeys(field: Field, values: Values, terms: TermList | null): Steps<Float64Array> {
   const numbers = numbersOf(values);
   if (numbers) return numbers;
   if (values.form === 'texts') {
@@ -18,11 +25,13 @@ export function sortKeys(field: Field, values: Values, terms: TermList | null): 
       return Float64Array.from({ length: size }, (_, p) => momentOf(textAt(texts, p)) ?? NaN);
     }
     const read = field.type === 'date' ? (text: string) => text : fold;
-    const keys = Array.from({ length: size }, (_, p) => textAt(texts, p)).map((text) =>
-      text === '' ? '' : read(text),
-    );
-    const ranks = ranksOf(keys);
-    return Float64Array.from(keys, (key, p) => (texts.starts[p] === texts.starts[p + 1] ? NaN : ranks.get(key)!));
+    const keys = new Array<string>(size);
+    yield* inParts(size, readInAStep, (from, to) => {
+      for (let p = from; p < to; p++) keys[p] = read(textAt(texts, p));
+    });
+    const ranks = yield* rankingTexts(keys);
+    for (let p = 0; p < size; p++) if (texts.starts[p] === texts.starts[p + 1]) ranks[p] = NaN;
+    return ranks;
   }
   const labels = (terms?.terms ?? []).map((term) => fold(term.label));
   const ranks = ranksOf(labels);
@@ -38,6 +47,22 @@ export function sortKeys(field: Field, values: Values, terms: TermList | null): 
   );
 }
 
+/** Texts that are read in one step. */
+const readInAStep = 2000;
+
+/** By text: its place among all that differ, ascending by code units. */
+function* rankingTexts(texts: readonly string[]): Steps<Float64Array> {
+  const order = new Uint32Array(texts.length);
+  for (let i = 0; i < order.length; i++) order[i] = i;
+  yield* sorting(order, (a, b) => byCodeUnits(texts[a]!, texts[b]!) || a - b);
+  const ranks = new Float64Array(texts.length);
+  for (let i = 1; i < order.length; i++) {
+    const [before, text] = [order[i - 1]!, order[i]!];
+    ranks[text] = ranks[before]! + (texts[before] === texts[text] ? 0 : 1);
+  }
+  return ranks;
+}
+
 /** The place of each distinct text among them all. */
 function ranksOf(texts: readonly string[]): Map<string, number> {
   // the language's own order of texts is by code units
@@ -48,6 +73,15 @@ function ranksOf(texts: readonly string[]): Map<string, number> {
  * Posts in the order of their keys: those with none come last in both directions, ties fall as they stand in `base`.
  */
 export function orderByKeys(keys: Float64Array, base: Uint32Array, direction: 'asc' | 'desc'): Uint32Array {
+  return finished(orderingByKeys(keys, base, direction));
+}
+
+/** `orderByKeys` step by step. */
+export function* orderingByKeys(
+  keys: Float64Array,
+  base: Uint32Array,
+  direction: 'asc' | 'desc',
+): Steps<Uint32Array> {
   let filled = 0;
   let [low, high, whole] = [Infinity, -Infinity, true];
   for (let p = 0; p < keys.length; p++) {
@@ -61,7 +95,7 @@ export function orderByKeys(keys: Float64Array, base: Uint32Array, direction: 'a
   const sorted =
     whole && high - low <= keys.length * 4 + 1024
       ? byCounting(keys, base, direction, low, high)
-      : byComparing(keys, base, direction, filled);
+      : yield* comparing(keys, base, direction, filled);
   let end = filled;
   for (let i = 0; i < base.length; i++) if (Number.isNaN(keys[base[i]!]!)) sorted[end++] = base[i]!;
   return sorted;
@@ -88,13 +122,18 @@ function byCounting(
   return sorted;
 }
 
-function byComparing(keys: Float64Array, base: Uint32Array, direction: 'asc' | 'desc', filled: number): Uint32Array {
+function* comparing(
+  keys: Float64Array,
+  base: Uint32Array,
+  direction: 'asc' | 'desc',
+  filled: number,
+): Steps<Uint32Array> {
   const places = new Uint32Array(base.length);
   for (let i = 0; i < base.length; i++) places[base[i]!] = i;
   const sign = direction === 'asc' ? 1 : -1;
   const sorted = new Uint32Array(base.length);
   sorted.set(base.filter((post) => !Number.isNaN(keys[post]!)));
-  sorted.subarray(0, filled).sort((a, b) => sign * (keys[a]! - keys[b]!) || places[a]! - places[b]!);
+  yield* sorting(sorted.subarray(0, filled), (a, b) => sign * (keys[a]! - keys[b]!) || places[a]! - places[b]!);
   return sorted;
 }
 

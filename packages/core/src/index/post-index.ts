@@ -8,11 +8,12 @@ import { termListOf, type TermList } from '../store/term-list.js';
 import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
-import { orderByKeys, sortKeys } from './order.js';
+import { makingSortKeys, orderByKeys, orderingByKeys } from './order.js';
 import { buildPostRows, type PostRows, type RowColumn } from './post-rows.js';
 import { buildSortedColumn, buildWholeColumn, type SortedColumn } from './sorted-column.js';
-import { finished, type Steps } from './steps.js';
+import { finished, inParts, type Steps } from './steps.js';
 import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
+import { own } from '../text/own.js';
 
 /** A field to search in, and how much a hit in it weighs. */
 export interface WeighedField {
@@ -28,6 +29,12 @@ export interface KeptText {
 
 /** How often room is made for rows; made more often, they are walked without the kernel. */
 const rowsMeant = 3;
+
+/** Ids that are mixed in one step. */
+const shuffledInAStep = 5000;
+
+/** Word indexes that are kept: each takes about as much room as all else. A lens may have as many searches. */
+export const textsKept = 8;
 
 /** Levels of a tree that room is made for; a deeper one may be counted without the kernel. */
 const levelsMeant = 6;
@@ -126,7 +133,7 @@ export class PostIndex implements Vocabulary {
   termList(key: string): TermList | null {
     let list = this.#termLists.get(key);
     if (list === undefined) {
-      list = termListOf(this.#field(key), this.taxonomies[key]);
+      list = termListOf(this.#field(key), own(this.taxonomies, key));
       this.#termLists.set(key, list);
     }
     return list;
@@ -155,13 +162,39 @@ export class PostIndex implements Vocabulary {
 
   /** Post numbers in the order of a field. */
   order(key: string, direction: 'asc' | 'desc'): Uint32Array {
-    return this.#once(`${direction} ${key}`, () => {
-      const values = this.store.values.get(key);
-      const keys = values
-        ? sortKeys(this.#field(key), values, this.termList(key))
-        : new Float64Array(this.size).fill(NaN);
-      return orderByKeys(keys, this.store.byId, direction);
+    return finished(this.makingOrder(key, direction));
+  }
+
+  /** `order` step by step. */
+  *makingOrder(key: string, direction: 'asc' | 'desc'): Steps<Uint32Array> {
+    const name = `${direction} ${key}`;
+    const made = this.#made.get(name) as Uint32Array | undefined;
+    if (made) return made;
+    const values = this.store.values.get(key);
+    const keys = values
+      ? yield* makingSortKeys(this.#field(key), values, this.termList(key))
+      : new Float64Array(this.size).fill(NaN);
+    const order = yield* orderingByKeys(keys, this.store.byId, direction);
+    this.#made.set(name, order);
+    return order;
+  }
+
+  /** Post numbers in an order that looks like chance but is the same for the same seed. */
+  shuffled(seed: string): Uint32Array {
+    return finished(this.shuffling(seed));
+  }
+
+  /** `shuffled` step by step. One seed is remembered: visitors of one day have the same. */
+  *shuffling(seed: string): Steps<Uint32Array> {
+    const made = this.#made.get('shuffled') as { seed: string; order: Uint32Array } | undefined;
+    if (made?.seed === seed) return made.order;
+    const keys = new Float64Array(this.size);
+    yield* inParts(this.size, shuffledInAStep, (from, to) => {
+      for (let p = from; p < to; p++) keys[p] = mixed(`${seed} ${this.idOf(p)}`);
     });
+    const order = yield* orderingByKeys(keys, this.store.byId, 'asc');
+    this.#made.set('shuffled', { seed, order });
+    return order;
   }
 
   /**
@@ -201,18 +234,33 @@ export class PostIndex implements Vocabulary {
   /** `text` step by step. If another makes it meanwhile, theirs is taken. */
   *makingText(fields: readonly WeighedField[]): Steps<TextIndex> {
     const name = JSON.stringify(fields);
+    this.#useText(name);
     const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => this.textOf(post, key) }));
     const steps = indexingTexts(this.size, readers);
     for (;;) {
       const kept = this.#texts.get(name);
       if (kept) return kept.text;
       const { done, value } = steps.next();
-      if (done) this.#texts.set(name, { fields, text: value });
-      else yield;
+      if (done) {
+        this.#texts.set(name, { fields, text: value });
+        this.#useText(name);
+      } else yield;
     }
   }
 
-  /** The word indexes that were made. */
+  /** Puts a word index last, and lets go of those that were not used for longest: trying weights out makes many. */
+  #useText(name: string): void {
+    const kept = this.#texts.get(name);
+    if (!kept) return;
+    this.#texts.delete(name);
+    this.#texts.set(name, kept);
+    for (const oldest of this.#texts.keys()) {
+      if (this.#texts.size <= textsKept) break;
+      this.#texts.delete(oldest);
+    }
+  }
+
+  /** The word indexes that are kept. */
   get texts(): readonly KeptText[] {
     return [...this.#texts.values()];
   }
@@ -347,4 +395,13 @@ export class PostIndex implements Vocabulary {
     if (!this.#made.has(name)) this.#made.set(name, make());
     return this.#made.get(name) as T;
   }
+}
+
+/** A number that looks like chance but is the same for the same text: FNV-1a, then murmur3's finisher. */
+function mixed(text: string): number {
+  let h = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+  return (h ^ (h >>> 16)) >>> 0;
 }

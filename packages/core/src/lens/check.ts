@@ -1,5 +1,8 @@
 import { isFavourites, isRange, isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
+import { isLanguage, isZone } from './locale.js';
 import type { Field } from '../model/post.js';
+import { textsKept } from '../index/post-index.js';
+import { isInherited } from '../text/own.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 
 /**
@@ -16,6 +19,10 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
+  const searches = lens.facets.flatMap((facet, i) => (isSearch(facet) ? [i] : []));
+  for (const i of searches.slice(textsKept)) {
+    problems.push({ pointer: `/facets/${i}`, message: `is one search too many; a lens may have ${textsKept}` });
+  }
   lens.facets.forEach((facet, i) => {
     problems.push(...facetProblems(facet, `/facets/${i}`, byKey, needsField));
     const { dependsOn } = facet;
@@ -32,6 +39,8 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
   }
   if (!isZone(lens.zone))
     problems.push({ pointer: '/zone', message: `“${lens.zone}” is no time zone this server knows` });
+  if (!isLanguage(lens.language))
+    problems.push({ pointer: '/language', message: `“${lens.language}” is no language tag; en or de-AT would be one` });
   return [...problems, ...nameClashes(lens)];
 }
 
@@ -65,19 +74,12 @@ function facetProblems(
   });
 }
 
-function isZone(zone: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: zone });
-    return true;
-  } catch {
-    return false;
-  }
-}
 
 function nameClashes(lens: Lens): ShapeProblem[] {
   const problems: ShapeProblem[] = [];
   const taken = new Map<string, string>();
   const take = (name: string, pointer: string) => {
+    if (isInherited(name)) problems.push({ pointer, message: `“${name}” can’t be an address name; choose another` });
     const other = taken.get(name);
     if (other !== undefined) problems.push({ pointer, message: `“${name}” is an address name already, at ${other}` });
     else taken.set(name, pointer);

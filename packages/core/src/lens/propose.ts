@@ -1,7 +1,9 @@
 import type { FieldDescription } from '../fields/describe.js';
 import type { FacetKind } from '../model/lens.js';
 import type { Field, FieldRole } from '../model/post.js';
+import { isInherited } from '../text/own.js';
 import { SlugMaker } from '../text/slug.js';
+import { maxAddressName, maxLabel } from '../model/lens.js';
 import { suggestCard } from './card.js';
 
 interface ProposedFacet {
@@ -10,6 +12,27 @@ interface ProposedFacet {
   field?: string;
   fields?: string[];
   label: string;
+}
+
+/** Gives facets keys that can stand in an address, each once. */
+export class FacetKeys {
+  readonly #slugs = new SlugMaker();
+
+  /** @param taken  names that are in use already */
+  constructor(taken: Iterable<string>) {
+    for (const name of taken) this.#slugs.keep(name);
+  }
+
+  /** A key much like a name, whatever that is. */
+  make(name: string): string {
+    // a letter that stands on others, or a title-case one, is fine in a label but not in an address
+    const plain = name.normalize('NFKC').toLowerCase().replace(/[^\p{Ll}\p{Lo}\p{M}\p{N}]+/gu, ' ');
+    const bare = plain.trim().replace(/^\p{M}+/u, '') || 'facet';
+    for (;;) {
+      const key = this.#slugs.make(bare, maxAddressName);
+      if (!isInherited(key)) return key;
+    }
+  }
 }
 
 /** Most facets of terms a proposal starts with: more would be a wall to a visitor. */
@@ -21,8 +44,7 @@ const mostFacets = 6;
  * @returns a config to be read by `readLens`
  */
 export function proposeLens(fields: readonly FieldDescription[]): object {
-  const keys = new SlugMaker();
-  for (const name of ['sort', 'page']) keys.keep(name);
+  const keys = new FacetKeys(['sort', 'page']);
   const suitable = suitableFields(fields);
   const terms = suitable.filter((field) => field.type === 'terms' || field.type === 'boolean').slice(0, mostFacets);
   const days = suitable.filter((field) => field.type === 'date' || field.type === 'datetime').slice(0, 1);
@@ -64,8 +86,9 @@ export function usableFields(fields: readonly FieldDescription[]): FieldDescript
 }
 
 /** The facet a field is best shown as. */
-export function proposeFacet(field: FieldDescription, keys: SlugMaker): ProposedFacet {
-  return { key: keys.make(field.key), kind: suitingKind(field).kind, field: field.key, label: field.label };
+export function proposeFacet(field: FieldDescription, keys: FacetKeys): ProposedFacet {
+  const label = field.label.slice(0, maxLabel);
+  return { key: keys.make(field.key), kind: suitingKind(field).kind, field: field.key, label };
 }
 
 /** Terms from which a list is too long to be read and is better typed in. */
@@ -98,7 +121,7 @@ export function searchableFields<F extends Field>(fields: readonly F[]): F[] {
 }
 
 /** A search in all that reads, if there is anything. */
-export function proposeSearch(fields: readonly FieldDescription[], keys: SlugMaker): ProposedFacet[] {
+export function proposeSearch(fields: readonly FieldDescription[], keys: FacetKeys): ProposedFacet[] {
   const searched = searchableFields(fields).slice(0, 20);
   if (searched.length === 0) return [];
   return [{ key: keys.make('q'), kind: 'search', fields: searched.map((field) => field.key), label: 'Search' }];

@@ -1,9 +1,10 @@
-import { parameterNames, readAddress } from '../address/read.js';
+import { parameterNames, readAddress, type AddressReading } from '../address/read.js';
 import { answer } from '../answer/answer.js';
 import { zoneDays } from '../dates/zone.js';
 import type { PostIndex } from '../index/post-index.js';
 import type { Answer } from '../model/answer.js';
 import type { Lens } from '../model/lens.js';
+import type { Notice, Query } from '../model/query.js';
 import { matchEffects, type MatchEffect } from './effects.js';
 import { settingsOf, type Settings } from './settings.js';
 
@@ -20,8 +21,14 @@ export interface Trial {
  * @param now      milliseconds; what is shuffled is shuffled anew each day of the lens's zone
  */
 export function answerAddress(index: PostIndex, lens: Lens, address: string, now: number): Answer {
-  const { query, notices } = readAddress(address, lens, index);
-  return answer(index, { ...query, seed: String(zoneDays(lens.zone).dayAt(now)) }, notices);
+  const { query, notices } = readQuestion(index, lens, address, now);
+  return answer(index, query, notices);
+}
+
+/** An address read for an answer at a moment: `readying` and `answer` are to be given this very query. */
+export function readQuestion(index: PostIndex, lens: Lens, address: string, now: number): AddressReading {
+  const reading = readAddress(address, lens, index, now);
+  return { ...reading, query: { ...reading.query, seed: String(zoneDays(lens.zone).dayAt(now)) } };
 }
 
 /**
@@ -34,10 +41,21 @@ export function pageSettings(index: PostIndex, lens: Lens, source: string): Sett
 
 /** Tries a lens out, wherever the index is: on the server or in a worker of the Bench. */
 export function tryLens(index: PostIndex, lens: Lens, source: string, address: string, now: number): Trial {
-  const { query } = readAddress(address, lens, index);
+  const { query, notices } = readQuestion(index, lens, address, now);
+  return tryQuestion(index, lens, source, query, notices);
+}
+
+/** The same of an address that is read already. */
+export function tryQuestion(
+  index: PostIndex,
+  lens: Lens,
+  source: string,
+  query: Query,
+  notices: readonly Notice[],
+): Trial {
   return {
     settings: pageSettings(index, lens, source),
-    answer: answerAddress(index, lens, address, now),
+    answer: answer(index, query, notices),
     effects: matchEffects(index, query),
   };
 }

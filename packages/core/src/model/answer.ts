@@ -36,7 +36,10 @@ export interface TermFacetAnswer {
   /** False: not drawn for visitors, though its address still counts. */
   visible: boolean;
   selected: string[];
+  /** What may be chosen, depth first in the facet's order. */
   options: Option[];
+  /** Terms that are shown but not among the options, where there are too many: they are found by typing. */
+  more?: number;
 }
 
 export interface SwitchFacetAnswer {

@@ -20,9 +20,14 @@ import { textsShape } from './texts.js';
  * The one definition of a lens's config. Types, validation, defaults and the JSON Schema all come from here.
  */
 
+/** Most characters of a name in an address. */
+export const maxAddressName = 60;
+/** Most characters of a facet's label. */
+export const maxLabel = 120;
+
 const addressName = text({
   min: 1,
-  max: 60,
+  max: maxAddressName,
   pattern: /^[\p{Ll}\p{Lo}\p{N}][\p{Ll}\p{Lo}\p{M}\p{N}_-]*$/u,
   says: 'must be lower-case letters, digits, hyphens or underscores, and begin with a letter or digit',
 });
@@ -33,7 +38,7 @@ const common = {
   /** Its name in the address too. */
   key: addressName,
   /** Empty: the field's own label. */
-  label: withDefault(text({ max: 120 }), () => ''),
+  label: withDefault(text({ max: maxLabel }), () => ''),
   /** Address names it had before; they keep working. */
   aliases: withDefault(list(addressName, 20), () => []),
   visible: withDefault(flag(), () => true),

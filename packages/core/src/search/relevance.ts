@@ -2,6 +2,7 @@ import { hasBit, type Bits } from '../index/bits.js';
 import { firstOf } from '../index/first-of.js';
 import type { PostSet } from '../index/post-set.js';
 import { Arena } from '../kernel/arena.js';
+import { finished, type Steps } from '../index/steps.js';
 import type { Met, Search } from './search.js';
 import { fieldEnd, type TextIndex } from './text-index.js';
 import { postings } from './word-run.js';
@@ -26,6 +27,18 @@ export function byRelevance(
   before: (a: number, b: number) => number,
   arena: Arena | null,
 ): number[] {
+  return finished(ranking(index, found, matched, first, before, arena));
+}
+
+/** `byRelevance` step by step. Others may work in an arena between steps, so with more than one step `arena` is null. */
+export function* ranking(
+  index: TextIndex,
+  found: Search,
+  matched: PostSet,
+  first: number,
+  before: (a: number, b: number) => number,
+  arena: Arena | null,
+): Steps<number[]> {
   const posts = matched.listedIn(arena).list;
   const ranks: Ranks = { scores: new Float64Array(posts.length), wholes: new Uint8Array(posts.length) };
   // all posts are weighed in the same order, so that what is equal adds up to the same
@@ -34,8 +47,8 @@ export function byRelevance(
   for (const one of found.wanted) {
     if (!one.excluded) (isQuickerByPost(index, one, posts.length) ? inPosts : alongWords).push(one);
   }
-  if (alongWords.length > 0) rankByWord(index, alongWords, posts, matched.bitsIn(arena), ranks, arena);
-  if (inPosts.length > 0) rankByPost(index, inPosts, posts, ranks);
+  if (alongWords.length > 0) yield* rankByWord(index, alongWords, posts, matched.bitsIn(arena), ranks, arena);
+  if (inPosts.length > 0) yield* rankByPost(index, inPosts, posts, ranks);
   return bestOf(posts, ranks, first, before);
 }
 
@@ -44,6 +57,13 @@ interface Ranks {
   scores: Float64Array;
   /** How many of the wanted things are met as whole words. */
   wholes: Uint8Array;
+}
+
+/** How many posts of words are gone along to put a search in order: what that takes, whatever is matched. */
+export function stepsToRank(index: TextIndex, { wanted }: Search): number {
+  let steps = 0;
+  for (const one of wanted) if (!one.excluded) for (const runs of one.met) steps += postings(index, runs);
+  return steps;
 }
 
 /** What it takes to read all words of a post, in posts of a word that are looked at and passed over. */
@@ -88,18 +108,21 @@ function addScore(ranks: Ranks, i: number, worth: Worth, times: number, length: 
  * Goes along the posts of each word, which lie in a row, and takes up those that are to be ordered: most are passed
  * over by one look at a bit.
  */
-function rankByWord(
+function* rankByWord(
   index: TextIndex,
   wanted: readonly Met[],
   posts: Uint32Array,
   bits: Bits,
   ranks: Ranks,
   arena: Arena | null,
-): void {
+): Steps<void> {
   const { starts, posts: having, weights, lengths } = index;
   const places = placesOf(index, posts);
   const times = new Float64Array(posts.length);
   const wholes = new Uint8Array(posts.length);
+  // places that the wanted thing in hand was found at, each once: mostly far fewer than there are
+  const hitAt = new Uint32Array(posts.length);
+  let hitCount = 0;
   for (const one of wanted) {
     const [from, to] = one.whole < 0 ? [0, 0] : [starts[one.whole]!, starts[one.whole + 1]!];
     const takeUp = (start: number, end: number) => {
@@ -107,6 +130,7 @@ function rankByWord(
       for (let h = 0; h < hits.length; h++) {
         const at = start + hits[h]!;
         const i = places[having[at]!]!;
+        if (times[i] === 0) hitAt[hitCount++] = i;
         times[i]! += weights[at]!;
         if (at >= from && at < to) wholes[i] = 1;
       }
@@ -116,17 +140,22 @@ function rankByWord(
         for (let at = starts[first]!; at < starts[end]!; at += atOnce) {
           const upTo = Math.min(at + atOnce, starts[end]!);
           if (arena) arena.during(() => takeUp(at, upTo));
-          else takeUp(at, upTo);
+          else {
+            takeUp(at, upTo);
+            yield;
+          }
         }
       }
     }
     const worth = worthOf(index, one);
-    for (let i = 0; i < posts.length; i++) {
-      if (times[i] === 0) continue;
+    for (let h = 0; h < hitCount; h++) {
+      const i = hitAt[h]!;
       const post = posts[i]!;
       if (!worth.inRow || hasBit(worth.inRow, post)) addScore(ranks, i, worth, times[i]!, lengths[post]!, wholes[i]!);
       times[i] = wholes[i] = 0;
     }
+    hitCount = 0;
+    yield;
   }
 }
 
@@ -157,7 +186,7 @@ function placesOf(index: TextIndex, posts: Uint32Array): Uint32Array {
  * Reads the words of each post once for all that is wanted: to fetch them from memory is most of what it takes.
  * @returns nothing of use: what was fetched ahead, without which the fetching would be left out as of no use
  */
-function rankByPost(index: TextIndex, wanted: readonly Met[], posts: Uint32Array, ranks: Ranks): number {
+function* rankByPost(index: TextIndex, wanted: readonly Met[], posts: Uint32Array, ranks: Ranks): Steps<number> {
   const { tokenStarts, tokens, fieldWeights, lengths } = index;
   const worths = wanted.map((one) => worthOf(index, one));
   const spans = spansOf(wanted);
@@ -165,6 +194,7 @@ function rankByPost(index: TextIndex, wanted: readonly Met[], posts: Uint32Array
   const wholes = new Uint8Array(wanted.length);
   let fetched = 0;
   for (let i = 0; i < posts.length; i++) {
+    if (i % postsInAStep === 0 && i > 0) yield;
     if (i % atATime === 0) fetched += fetchWords(index, posts, i, Math.min(i + atATime, posts.length));
     const post = posts[i]!;
     const end = tokenStarts[post + 1]!;
@@ -208,6 +238,9 @@ function spansOf(wanted: readonly Met[]): Spans {
     end: Uint32Array.from(all, ({ end }) => end),
   };
 }
+
+/** Posts whose words are read in one step. */
+const postsInAStep = 1024;
 
 /** Posts whose words are fetched at a time. */
 const atATime = 64;

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
+import { byCodeUnits } from '../text/slug.js';
 import { edits } from '../../test/reference.js';
 import { field, lensOf } from '../../test/arbitrary.js';
 import { answer } from '../answer/answer.js';
 import { buildIndex } from '../index/build.js';
 import type { Post } from '../model/post.js';
 import { editDistance, respell } from './respell.js';
-
-import { readWanted } from './wanted.js';
+import { readWanted, readWords } from './wanted.js';
 import { wordsOf } from './words.js';
 
 const texts = (text: string) => wordsOf(text).map(({ word }) => word);
@@ -70,6 +70,33 @@ test.each([
 ])('%s may have been meant as %j', (word, near) => {
   const vocabulary = ['curlew', 'oystercatcher', 'tern'];
   expect(respell(word, vocabulary).map((w) => vocabulary[w])).toEqual(near);
+});
+
+test('the nearest words are those that comparing with every word finds', () => {
+  const letter = fc.constantFrom('a', 'b', 'c', 'é', '𐌰', '𐌱');
+  const word = fc.array(letter, { minLength: 1, maxLength: 10 }).map((letters) => letters.join(''));
+  fc.assert(
+    fc.property(fc.uniqueArray(word, { maxLength: 40 }), fc.array(letter, { minLength: 3, maxLength: 10 }), (words, asked) => {
+      const vocabulary = words.sort(byCodeUnits);
+      const allowed = asked.length >= 8 ? 2 : asked.length >= 4 ? 1 : -1;
+      const distances = vocabulary.map((other) => editDistance(asked, [...other], 2));
+      const least = Math.min(allowed, ...distances);
+      const nearest = [...distances.keys()].filter((w) => distances[w] === least && least <= allowed);
+      expect(respell(asked.join(''), vocabulary)).toEqual(allowed < 0 ? [] : nearest);
+    }),
+    { numRuns: 1000 },
+  );
+});
+
+test('what is asked for twice counts once, and no more than 32 words are read', () => {
+  expect(readWords('tern Tern tern -tern').wanted).toHaveLength(2);
+  const many = readWords(Array.from({ length: 40 }, (_, i) => `w${i}`).join(' '));
+  expect([many.wanted.length, many.isCut]).toEqual([32, true]);
+  // a character that folds to four words, the last and the next first run together
+  const folded = readWords('\ufdfa'.repeat(200));
+  expect([folded.wanted.length, folded.isCut]).toEqual([5, false]);
+  const phrase = readWords(`"${'a b '.repeat(30)}"`);
+  expect([phrase.wanted[0]!.words.length, phrase.isCut]).toEqual([32, true]);
 });
 
 const post = (id: string, title: string, body = ''): Post => ({ id, values: { title, body } });

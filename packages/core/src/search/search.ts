@@ -1,5 +1,6 @@
 import { fullBits } from '../index/bits.js';
 import { PostSet } from '../index/post-set.js';
+import { finished, type Steps } from '../index/steps.js';
 import type { Arena } from '../kernel/arena.js';
 import { respell } from './respell.js';
 import { fieldEnd, wordsBeginning, type TextIndex } from './text-index.js';
@@ -31,17 +32,56 @@ export interface Search {
  * @param arena  where to work; what is found lies elsewhere and may be kept
  */
 export function search(index: TextIndex, text: string, words: 'all' | 'any', arena: Arena | null = null): Search {
+  return finished(combining(index, text, words, arena, (set) => set));
+}
+
+/**
+ * `search` step by step, a wanted word a step. Others may work in the arena between steps, so what each step finds is taken
+ * out of it.
+ */
+export function* searching(
+  index: TextIndex,
+  text: string,
+  words: 'all' | 'any',
+  arena: Arena | null = null,
+): Steps<Search> {
+  const steps = combining(index, text, words, arena, (set) => set.settled(arena));
+  for (;;) {
+    const { done, value } = arena ? arena.during(() => steps.next()) : steps.next();
+    if (done) return value;
+    yield;
+  }
+}
+
+/** @param keep  makes sure that a set outlives a step */
+function* combining(
+  index: TextIndex,
+  text: string,
+  words: 'all' | 'any',
+  arena: Arena | null,
+  keep: (set: PostSet) => PostSet,
+): Steps<Search> {
   const { size } = index;
-  const met = readWanted(text).map((one) => meet(index, one));
-  const each = met.map((one) => postsMeeting(index, one, arena));
+  const met: Resolved[] = [];
+  const each: PostSet[] = [];
+  for (const one of readWanted(text)) {
+    const resolved = meet(index, one);
+    met.push(resolved);
+    each.push(keep(postsMeeting(index, resolved, arena)));
+    yield;
+  }
   const positive = each.filter((_, i) => !met[i]!.excluded);
   const [first, ...others] = positive;
   let posts = first ?? PostSet.ofBits(size, fullBits(size), size);
-  if (words === 'all') for (const other of others) posts = posts.and(other, arena);
-  else if (others.length > 0) posts = PostSet.union(size, positive, arena);
-  each.forEach((one, i) => {
-    if (met[i]!.excluded) posts = posts.without(one, arena);
-  });
+  for (const other of others) {
+    posts = keep(words === 'all' ? posts.and(other, arena) : PostSet.union(size, [posts, other], arena));
+    yield;
+  }
+  for (const [i, one] of each.entries()) {
+    if (!met[i]!.excluded) continue;
+    posts = keep(posts.without(one, arena));
+    yield;
+  }
   const wanted = met.map((one, i): Met => {
     return { ...one, count: each[i]!.count, inRow: one.phrase ? each[i]!.settled(arena) : null };
   });

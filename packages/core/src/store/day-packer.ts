@@ -30,7 +30,7 @@ export class DayPacker implements Packer {
     let p = from;
     for (; p < to; p++) {
       const value = posts[p]!.values[key];
-      const day = value === undefined || value === '' ? noNumber : typeof value === 'string' ? dayNumber(value) : null;
+      const day = typeof value !== 'string' || value === '' ? noNumber : dayNumber(value);
       if (day === null) break;
       numbers[size++] = day;
     }

@@ -46,11 +46,16 @@ function depthFirst(taxonomy: readonly Term[]): readonly Term[] {
     else below.set(parent, [term]);
   }
   const sorted: Term[] = [];
-  const stack = [...(below.get(null) ?? [])].reverse();
+  const stack: Term[] = [];
+  // one at a time: a term may have more children than a call can have arguments
+  const put = (terms: readonly Term[] = []) => {
+    for (let i = terms.length - 1; i >= 0; i--) stack.push(terms[i]!);
+  };
+  put(below.get(null));
   while (stack.length > 0) {
     const term = stack.pop()!;
     sorted.push(term);
-    stack.push(...[...(below.get(term.slug) ?? [])].reverse());
+    put(below.get(term.slug));
   }
   return sorted;
 }

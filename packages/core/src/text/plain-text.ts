@@ -19,13 +19,43 @@ const entities: Record<string, string> = {
  * like any other.
  */
 export function plainText(html: string): string {
-  return html
-    .replace(/<(script|style)\b[^>]*>[\s\S]*?(<\/\1>|$)/gi, ' ')
-    .replace(/<!--[\s\S]*?(-->|$)/g, ' ')
-    .replace(/<[^>]*(>|$)/g, ' ')
+  return withoutTags(html)
     .replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]+);/gi, (whole, name: string) => character(name) ?? whole)
     .replace(/\s+/g, ' ')
     .trim();
+}
+
+/**
+ * Goes through a text once, whatever is opened in it and never closed: what stands in tags, comments, scripts and style
+ * sheets is left out, a blank in its place.
+ */
+function withoutTags(html: string): string {
+  let text = '';
+  for (let at = 0; at < html.length;) {
+    const tag = html.indexOf('<', at);
+    if (tag < 0) return text + html.slice(at);
+    text += `${html.slice(at, tag)} `;
+    const end = endOfTag(html, tag);
+    if (end < 0) return text;
+    at = end;
+  }
+  return text;
+}
+
+/** Where what begins with the `<` at a place is over; -1 where it never is. */
+function endOfTag(html: string, tag: number): number {
+  if (html.startsWith('<!--', tag)) return after(html, '-->', tag + 4);
+  const end = after(html, '>', tag);
+  const name = end < 0 ? null : /^<(script|style)\b/i.exec(html.slice(tag, tag + 8))?.[1];
+  if (!name) return end;
+  const closing = new RegExp(`</${name}>`, 'gi');
+  closing.lastIndex = end;
+  return closing.test(html) ? closing.lastIndex : -1;
+}
+
+function after(html: string, mark: string, from: number): number {
+  const at = html.indexOf(mark, from);
+  return at < 0 ? -1 : at + mark.length;
 }
 
 function character(name: string): string | undefined {

@@ -9,35 +9,47 @@ export function fold(text: string): string {
     .toLowerCase();
 }
 
+/** Characters of a text that its slug is made of: what comes after could not be in the slug, but for blanks. */
+const longestLabel = 1000;
+
 /**
  * Makes a slug: lower-case letters of any script, digits, and single hyphens between them.
  * Marks that belong to a letter stay ("café" keeps its accent); text with no letter or digit gives 'x'.
  */
 export function slugify(text: string): string {
   const slug = text
+    .slice(0, longestLabel)
     .normalize('NFKC')
     .toLowerCase()
     .replace(/&/g, ' and ')
     .replace(/[^\p{L}\p{M}\p{N}]+/gu, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 80)
-    .replace(/-+$/, '');
-  return slug === '' ? 'x' : slug;
+    .replace(/^-+|-+$/g, '');
+  return cutSlug(slug, 80) || 'x';
+}
+
+/** A slug of at most so many UTF-16 units, with no hyphen and no half of a letter at its end. */
+function cutSlug(slug: string, longest: number): string {
+  return slug.slice(0, longest).replace(/[\ud800-\udbff]$/, '').replace(/-+$/, '');
 }
 
 /** Gives slugs that are unique among those it gave before: `mudflat`, `mudflat-2`, … */
 export class SlugMaker {
   readonly #taken = new Set<string>();
+  /** By slug: the number tried last, so that a thousandth namesake does not try all numbers before its own. */
+  readonly #numbers = new Map<string, number>();
 
   /** Marks a slug as taken. */
   keep(slug: string): void {
     this.#taken.add(slug);
   }
 
-  make(text: string): string {
-    const wanted = slugify(text);
+  /** @param longest  in UTF-16 units, the number at its end included */
+  make(text: string, longest = 120): string {
+    const wanted = cutSlug(slugify(text), longest);
     let slug = wanted;
-    for (let n = 2; this.#taken.has(slug); n++) slug = `${wanted}-${n}`;
+    let n = this.#numbers.get(wanted) ?? 1;
+    while (this.#taken.has(slug)) slug = `${cutSlug(wanted, longest - String(++n).length - 1)}-${n}`;
+    if (n > 1) this.#numbers.set(wanted, n);
     this.#taken.add(slug);
     return slug;
   }

@@ -2,6 +2,8 @@ import {
   cardRows,
   dateText,
   fill,
+  own,
+  safeAddress,
   type CardPart,
   type Item,
   type ItemValue,
@@ -27,7 +29,7 @@ export function drawCards(listing: Listing): TemplateResult {
 
 /** @param soon  whether the card is likely on the first screen, so that its picture should not wait */
 function drawCard(item: Item, settings: Settings, soon: boolean, mark: unknown): TemplateResult {
-  const parts = settings.card.filter((part) => item.fields[part.field] !== undefined);
+  const parts = settings.card.filter((part) => own(item.fields, part.field) !== undefined);
   const pictures = parts.filter((part) => part.show === 'picture');
   const others = parts.filter((part) => part.show !== 'picture');
   const hasTitle = others.some((part) => part.show === 'title');
@@ -67,7 +69,7 @@ function drawRow(row: readonly CardPart[], item: Item, settings: Settings): Temp
         </ul>`;
   }
   if (first.show === 'text')
-    return html`<p class="ivy-summary">${marked(plain(item.fields[first.field]!), item.marks?.[first.field])}</p>`;
+    return html`<p class="ivy-summary">${marked(plain(item.fields[first.field]!), marksOf(item, first.field))}</p>`;
   const facts = row.map((part) => factOf(part, item.fields[part.field]!, settings)).filter((fact) => fact !== nothing);
   return facts.length === 0
     ? nothing
@@ -75,8 +77,14 @@ function drawRow(row: readonly CardPart[], item: Item, settings: Settings): Temp
 }
 
 function drawTitle(item: Item, field?: string): TemplateResult {
-  const title = marked(item.title, field === undefined ? undefined : item.marks?.[field]);
-  return html`<h3 class="ivy-title">${item.link === null ? title : html`<a href=${item.link}>${title}</a>`}</h3>`;
+  const title = marked(item.title, field === undefined ? undefined : marksOf(item, field));
+  // looked at again here: an answer may come from a server that let more through
+  const link = item.link === null ? null : safeAddress(item.link);
+  return html`<h3 class="ivy-title">${link === null ? title : html`<a href=${link}>${title}</a>`}</h3>`;
+}
+
+function marksOf({ marks }: Item, field: string): readonly [number, number][] | undefined {
+  return marks && own(marks, field);
 }
 
 /** A text with what a search matched in it set off. */
@@ -91,11 +99,13 @@ function marked(text: string, marks: readonly [number, number][] | undefined): u
   return [...parts, text.slice(at)];
 }
 
-function drawPicture(value: ItemValue, soon: boolean): TemplateResult {
+function drawPicture(value: ItemValue, soon: boolean): TemplateResult | typeof nothing {
+  const address = safeAddress(plain(value));
+  if (address === null) return nothing;
   // the title beside it says the same in words, so the picture is passed over when read aloud
   return html`<div class="ivy-picture">
     <img
-      src=${plain(value)}
+      src=${address}
       alt=""
       loading=${soon ? 'eager' : 'lazy'}
       decoding="async"

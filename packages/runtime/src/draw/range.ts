@@ -3,8 +3,8 @@ import {
   endText,
   isDay,
   isDayOrPart,
-  dayNumber,
   readInterval,
+  zoneDays,
   type DateFacetAnswer,
   type FacetSettings,
   type NumberFacetAnswer,
@@ -230,7 +230,7 @@ function drawPresets(
 ): TemplateResult | typeof nothing {
   const presets = settings.presets ?? [];
   if (presets.length === 0) return nothing;
-  const today = dayNumber(new Date().toISOString().slice(0, 10)) ?? 0;
+  const today = zoneDays(listing.settings!.zone).dayAt(Date.now());
   return html`<div class="ivy-buttons ivy-presets" role="group" aria-label=${listing.settings!.texts.common}>
     ${presets.map(({ label, range }) => {
       const ends = readInterval(range, today);

@@ -1,0 +1,86 @@
+import { isOutage } from '../database/outage.js';
+
+interface Entry<V> {
+  value: V | undefined;
+  /** Loading the value, or looking whether it is still the one. */
+  loading: Promise<V> | undefined;
+  /** Whether the value may have changed without this process hearing of it. */
+  inDoubt: boolean;
+  /** When, in ms, a check in vain was over. */
+  failedAt: number;
+  /** Goes up when the value comes into doubt: what began to load before that settles nothing. */
+  doubts: number;
+}
+
+/** How long a check of a value in doubt may keep whoever asks waiting. */
+const patience = 1_000;
+/** How long after a check in vain none is made. */
+const rest = 2_000;
+
+/**
+ * Values that are read from the database once and held until they change. When the line to the database was lost, each is
+ * looked at anew before it is used again; but while the database does not answer, what is held goes on being used.
+ */
+export class KeptValues<V> {
+  readonly #entries = new Map<string, Entry<V>>();
+
+  /** @param load  reads a value; given the one before, it may find that it is still the same and return it */
+  constructor(private readonly load: (key: string, before: V | undefined) => Promise<V>) {}
+
+  get(key: string): Promise<V> {
+    let entry = this.#entries.get(key);
+    if (!entry) this.#entries.set(key, (entry = { value: undefined, loading: undefined, inDoubt: true, failedAt: -rest, doubts: 0 }));
+    const { value } = entry;
+    if (value !== undefined && (!entry.inDoubt || performance.now() - entry.failedAt < rest)) return Promise.resolve(value);
+    const loading = (entry.loading ??= this.#reload(key, entry));
+    return value === undefined ? loading : soonOr(loading, value);
+  }
+
+  /** The value has changed. */
+  forget(key: string): void {
+    this.#entries.delete(key);
+  }
+
+  /** Every value has changed, or may have. */
+  forgetAll(): void {
+    this.#entries.clear();
+  }
+
+  /** Any value may have changed. */
+  doubtAll(): void {
+    for (const [key, entry] of this.#entries) {
+      // what is being loaded may have been read before the change
+      if (entry.value === undefined) this.#entries.delete(key);
+      else Object.assign(entry, { inDoubt: true, loading: undefined, failedAt: -rest, doubts: entry.doubts + 1 });
+    }
+  }
+
+  async #reload(key: string, entry: Entry<V>): Promise<V> {
+    const { value: before, doubts } = entry;
+    try {
+      const value = await this.load(key, before);
+      if (entry.doubts === doubts) {
+        entry.value = value;
+        entry.inDoubt = false;
+      }
+      return value;
+    } catch (error) {
+      if (before !== undefined && isOutage(error)) {
+        entry.failedAt = performance.now();
+        return before;
+      }
+      // a failed load must not be remembered: the next one who asks tries again
+      if (this.#entries.get(key) === entry) this.#entries.delete(key);
+      throw error;
+    } finally {
+      if (entry.doubts === doubts) entry.loading = undefined;
+    }
+  }
+}
+
+/** What a promise brings, or another value when that takes too long. */
+async function soonOr<V>(promise: Promise<V>, value: V): Promise<V> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<V>((done) => (timer = setTimeout(() => done(value), patience)));
+  return Promise.race([promise, late]).finally(() => clearTimeout(timer));
+}

@@ -1,0 +1,51 @@
+import type { PostIndex } from '../index/post-index.js';
+import type { Steps } from '../index/steps.js';
+import { isSearch } from '../model/lens.js';
+import { selectionsOf, type Query } from '../model/query.js';
+import { sortOf } from '../model/sort.js';
+import { ranking, stepsToRank } from '../search/relevance.js';
+import { searchingFor, textIndexOf } from './passing.js';
+import { passQuery, planOf, withScratch } from './plan.js';
+
+/** Posts of words from which putting a search in order is done step by step. */
+const manyPostings = 100_000;
+
+const ranked = new WeakMap<Query, readonly number[]>();
+
+/** The posts of a query by relevance, as far as its page goes, if that was worked out ahead. */
+export function rankedAhead(query: Query): readonly number[] | undefined {
+  return ranked.get(query);
+}
+
+/**
+ * Makes what the answer to a query would take long for, step by step: the order it asks for, its searches, and the order
+ * of what they find. An answer without this is the same, but holds everybody up while it is worked out.
+ * @param many  posts of words from which the order of what is found is worked out too
+ */
+export function* readying(index: PostIndex, query: Query, many = manyPostings): Steps<void> {
+  const { lens, selections } = query;
+  const sort = sortOf(query);
+  if (sort?.by === 'field' && index.field(sort.field)) yield* index.makingOrder(sort.field, sort.order);
+  if (sort?.by === 'shuffle') yield* index.shuffling(query.seed ?? '');
+  let isFirst = true;
+  for (const facet of lens.facets) {
+    const selection = isSearch(facet) ? selections[facet.key] : undefined;
+    if (!isSearch(facet) || selection?.type !== 'search') continue;
+    const found = yield* searchingFor(index, facet, selection.text);
+    const text = textIndexOf(index, facet);
+    if (isFirst && sort?.by === 'relevance' && stepsToRank(text, found) > many) {
+      const matched = withScratch(index, () => {
+        const { scope } = planOf(index, lens);
+        return passQuery(index, scope, lens, selectionsOf(query)).combined.all.settled(index.arena);
+      });
+      yield;
+      const size = lens.paging.mode === 'all' ? matched.count : lens.paging.size;
+      const pages = Math.max(1, Math.ceil(matched.count / Math.max(1, size)));
+      const { idPlaces } = index;
+      const byId = (a: number, b: number) => idPlaces[a]! - idPlaces[b]!;
+      const upTo = Math.min(query.page, pages) * size;
+      ranked.set(query, yield* ranking(text, found, matched, upTo, byId, null));
+    }
+    isFirst = false;
+  }
+}

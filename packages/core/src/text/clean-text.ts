@@ -1,0 +1,31 @@
+/* eslint-disable no-control-regex -- the null character is what is looked for */
+const broken = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+
+/** A text without what no database keeps: null characters go, and half a surrogate pair becomes U+FFFD. */
+export function cleanText(text: string): string {
+  return text.replace(/\u0000/g, '').replace(broken, '\ufffd');
+}
+
+/** Whether a text holds a null character or half of a surrogate pair. */
+export function isBroken(text: string): boolean {
+  // most texts hold neither nulls nor surrogates of any kind, which is told in one quick look
+  return /[\u0000\ud800-\udfff]/.test(text) && (text.includes('\u0000') || text.search(broken) >= 0);
+}
+
+/**
+ * A JSON value with all its texts and names cleaned; the very same value where nothing was to be done. It may nest as
+ * deep as the formats let it, so it is walked by calling itself.
+ */
+export function cleanValue(value: unknown): unknown {
+  if (typeof value === 'string') return isBroken(value) ? cleanText(value) : value;
+  if (Array.isArray(value)) {
+    const list: unknown[] = value.map(cleanValue);
+    return list.some((one, i) => one !== value[i]) ? list : (value as unknown);
+  }
+  if (typeof value !== 'object' || value === null) return value;
+  const entries = Object.entries(value);
+  const clean = entries.map(([key, one]) => [isBroken(key) ? cleanText(key) : key, cleanValue(one)] as const);
+  return clean.some(([key, one], i) => key !== entries[i]![0] || one !== entries[i]![1])
+    ? Object.fromEntries(clean)
+    : value;
+}
