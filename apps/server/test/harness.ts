@@ -24,13 +24,19 @@ export interface Reply {
   body: any;
 }
 
-export async function startHarness(options: Omit<AppOptions, 'databaseUrl'> = {}): Promise<Harness> {
+/**
+ * @param by  how the server reaches the database, if not directly
+ */
+export async function startHarness(
+  options: Omit<AppOptions, 'databaseUrl'> = {},
+  by: (databaseUrl: string) => Promise<string> = (url) => Promise.resolve(url),
+): Promise<Harness> {
   const admin = process.env.DATABASE_URL;
   if (!admin) throw new Error('DATABASE_URL is not set: run the tests by npm test, which starts PostgreSQL.');
   const name = `ivy_test_${process.pid}_${Date.now()}`;
   await onDatabase(admin, `CREATE DATABASE ${name}`);
   const databaseUrl = Object.assign(new URL(admin), { pathname: `/${name}` }).href;
-  const app = await createApp({ databaseUrl, logs: false, ...options });
+  const app = await createApp({ databaseUrl: await by(databaseUrl), logs: false, ...options });
   await app.listen(0, '127.0.0.1');
   const url = await app.getUrl();
   return {

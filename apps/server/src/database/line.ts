@@ -47,17 +47,16 @@ export class Line {
     if (this.#client) await takeDown(this.#client);
   }
 
-  /** Whether PostgreSQL answers over this line now. However many ask, one question at a time goes out. */
+  /** Whether PostgreSQL answers over this line within some milliseconds, and if not, why. */
   async state(within: number): Promise<LineState> {
     const client = this.#client;
     if (!client) return { up: false, reason: this.#reason };
-    this.#ping ??= client.query('SELECT 1').finally(() => (this.#ping = undefined));
-    this.#ping.catch(() => {});
+    const ping = this.#ask(client);
     let timer: NodeJS.Timeout | undefined;
     const late = new Promise<LineState>((done) => {
       timer = setTimeout(() => done({ up: false, reason: `It has not answered for ${within} ms.` }), within);
     });
-    const answer = this.#ping.then(
+    const answer = ping.then(
       (): LineState => ({ up: true }),
       (error: unknown): LineState => ({ up: false, reason: wordsOf(error) }),
     );
@@ -119,13 +118,22 @@ export class Line {
       await this.#sleep(beatEvery);
       if (isGone || this.#closed) break;
       try {
-        await client.query('SELECT 1');
+        await this.#ask(client);
       } catch (error) {
         this.#reason = wordsOf(error);
         break;
       }
     }
+    this.#ping = undefined;
     await takeDown(client);
+  }
+
+  /** One question at a time goes over the line, however many want to know. */
+  #ask(client: Client): Promise<unknown> {
+    const ping = (this.#ping ??= client.query('SELECT 1').finally(() => {
+      if (this.#ping === ping) this.#ping = undefined;
+    }));
+    return ping;
   }
 
   #sleep(ms: number): Promise<void> {

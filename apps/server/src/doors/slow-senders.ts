@@ -27,7 +27,11 @@ interface Sender {
 }
 
 /** Ends requests whose body does not come: each open one holds a socket, and an upload a file. */
-export function endSlowSenders(server: FastifyInstance, { quiet, grace, slowest }: Patience = patience): void {
+export function endSlowSenders(
+  server: FastifyInstance,
+  { quiet, grace, slowest }: Patience = patience,
+  every = lookEvery,
+): void {
   const senders = new Set<Sender>();
   server.addHook('onRequest', (request, reply, done) => {
     const { headers, raw } = request;
@@ -55,7 +59,7 @@ export function endSlowSenders(server: FastifyInstance, { quiet, grace, slowest 
         end(sender);
       }
     }
-  }, lookEvery);
+  }, every);
   look.unref();
   server.addHook('onClose', (_server, done) => {
     clearInterval(look);

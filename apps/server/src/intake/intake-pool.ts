@@ -20,16 +20,62 @@ export interface IntakeWatcher {
   reads?: (progress: IntakeProgress) => void;
 }
 
-interface Waiting {
-  isReading: boolean;
-  watcher: IntakeWatcher;
+/** Whose turn it is: so many at once, the others in the order they came, each told how many come before it. */
+class Turns {
+  #busy = 0;
+  readonly #waiting: { begin: () => void; watcher: IntakeWatcher }[] = [];
+
+  constructor(private readonly atOnce: number) {}
+
+  get waiting(): number {
+    return this.#waiting.length;
+  }
+
+  /** Done when it is one's turn. Whoever had one must end it. */
+  take(signal: AbortSignal, watcher: IntakeWatcher): Promise<void> {
+    signal.throwIfAborted();
+    if (this.#busy < this.atOnce) {
+      this.#busy++;
+      return Promise.resolve();
+    }
+    return new Promise((done, fail) => {
+      const giveUp = () => {
+        this.#waiting.splice(this.#waiting.indexOf(one), 1);
+        this.#tellPlaces();
+        fail(new DOMException('It was cancelled.', 'AbortError'));
+      };
+      const one = {
+        watcher,
+        begin: () => {
+          signal.removeEventListener('abort', giveUp);
+          done();
+        },
+      };
+      signal.addEventListener('abort', giveUp, { once: true });
+      this.#waiting.push(one);
+      this.#tellPlaces();
+    });
+  }
+
+  end(): void {
+    const next = this.#waiting.shift();
+    if (next) next.begin();
+    else this.#busy--;
+    this.#tellPlaces();
+  }
+
+  #tellPlaces(): void {
+    this.#waiting.forEach(({ watcher }, i) => watcher.waits?.(this.#busy + i));
+  }
 }
 
 class Lane {
   readonly #pool: Piscina;
-  readonly #waiting: Waiting[] = [];
+  readonly #turns: Turns;
 
   constructor(private readonly limits: (typeof lanes)[keyof typeof lanes]) {
+    // the pool has a queue of its own, but leaves it standing when a thread is stopped, so it is never made use of
+    this.#turns = new Turns(limits.threads);
     this.#pool = new Piscina({
       filename: fromRoot('apps', 'server', 'dist', 'intake', 'intake-worker.js'),
       minThreads: 0,
@@ -47,26 +93,18 @@ class Lane {
   }
 
   async read(task: Omit<IntakeTask, 'port'>, signal: AbortSignal, watcher: IntakeWatcher): Promise<IntakeResult> {
-    if (this.#waiting.length >= this.limits.waiting + this.limits.threads) {
+    if (this.#turns.waiting >= this.limits.waiting) {
       throw new Problem(503, 'too-many-waiting', 'Too many files wait to be read. Send this one again in a while.');
     }
+    await this.#turns.take(signal, watcher);
+    watcher.waits?.(0);
     const { port1, port2 } = new MessageChannel();
-    const here: Waiting = { isReading: false, watcher };
-    this.#waiting.push(here);
-    const late = new AbortController();
-    let timer: NodeJS.Timeout | undefined;
-    const begin = () => {
-      here.isReading = true;
-      timer = setTimeout(() => late.abort(), this.limits.patience);
-    };
     port1.on('message', (progress: IntakeProgress) => watcher.reads?.(progress));
-    this.#startNext(here, begin);
+    const late = new AbortController();
+    const timer = setTimeout(() => late.abort(), this.limits.patience);
     try {
-      this.#tellPlaces();
-      return (await this.#pool.run(
-        { ...task, port: port2 },
-        { signal: AbortSignal.any([signal, late.signal]), transferList: [port2] },
-      )) as IntakeResult;
+      const stop = AbortSignal.any([signal, late.signal]);
+      return (await this.#pool.run({ ...task, port: port2 }, { signal: stop, transferList: [port2] })) as IntakeResult;
     } catch (error) {
       if (late.signal.aborted && !signal.aborted) throw tooLong(this.limits.patience);
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') throw tooMuch();
@@ -74,28 +112,8 @@ class Lane {
     } finally {
       clearTimeout(timer);
       port1.close();
-      this.#waiting.splice(this.#waiting.indexOf(here), 1);
-      this.#begins.delete(here);
-      this.#startNext();
-      this.#tellPlaces();
+      this.#turns.end();
     }
-  }
-
-  /** What is to be done when a file's turn comes. */
-  readonly #begins = new Map<Waiting, () => void>();
-
-  /** The pool reads in the order of asking, so whose turn it is is known without being told. */
-  #startNext(added?: Waiting, begin?: () => void): void {
-    if (added && begin) this.#begins.set(added, begin);
-    for (const one of this.#waiting.slice(0, this.limits.threads)) {
-      if (!one.isReading) this.#begins.get(one)?.();
-    }
-  }
-
-  #tellPlaces(): void {
-    this.#waiting.forEach((one, i) => {
-      if (!one.isReading) one.watcher.waits?.(i);
-    });
   }
 }
 

@@ -4,7 +4,9 @@ import { ValidateBy } from 'class-validator';
 export function isOrigin(text: unknown): boolean {
   if (typeof text !== 'string' || text.length > 200 || !/^https?:\/\//i.test(text) || !URL.canParse(text)) return false;
   const url = new URL(text);
-  return url.username === '' && url.password === '' && text.toLowerCase() === url.origin;
+  // a parser lets marks into a name that mean something in the policies and pages it is written into
+  const isName = /^([\p{L}\p{N}.-]+|\[[0-9a-f:.]+\])$/u.test(url.hostname);
+  return isName && url.username === '' && url.password === '' && text.toLowerCase() === url.origin;
 }
 
 /** In a body: a web origin. */
