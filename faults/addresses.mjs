@@ -11,11 +11,19 @@ export function largeCollection(size) {
   const collection = makeCollection(size, false);
   const chance = random(`words ${size}`);
   const letters = 'abcdefghijklmnoprstuvw';
-  const word = () => Array.from({ length: 4 + Math.floor(chance.next() * 8) }, () => letters[Math.floor(chance.next() * letters.length)]).join('');
+  const word = () =>
+    Array.from(
+      { length: 4 + Math.floor(chance.next() * 8) },
+      () => letters[Math.floor(chance.next() * letters.length)],
+    ).join('');
   const rare = Array.from({ length: 150_000 }, word);
   const common = Array.from({ length: 400 }, word);
   const text = () =>
-    Array.from({ length: 14 }, () => (chance.next() < 0.7 ? common[Math.floor(chance.next() ** 2 * 400)] : rare[Math.floor(chance.next() * rare.length)])).join(' ');
+    Array.from({ length: 14 }, () =>
+      chance.next() < 0.7
+        ? common[Math.floor(chance.next() ** 2 * 400)]
+        : rare[Math.floor(chance.next() * rare.length)],
+    ).join(' ');
   for (const post of collection.posts) {
     post.values.summary = text();
     post.values.title = `${text().slice(0, 40)} ${post.id}`;
@@ -29,7 +37,11 @@ export function lensOn(more = {}) {
     facets: [
       { key: 'q', kind: 'search', fields: ['title', 'summary'] },
       { key: 'any', kind: 'search', fields: ['title', 'summary'], words: 'any', weights: { title: 5 } },
-      ...['place', 'tags', 'topics', 'kind', 'author', 'region', 'level'].map((key) => ({ key, kind: key === 'place' ? 'tree' : 'checkboxes', field: key })),
+      ...['place', 'tags', 'topics', 'kind', 'author', 'region', 'level'].map((key) => ({
+        key,
+        kind: key === 'place' ? 'tree' : 'checkboxes',
+        field: key,
+      })),
       { key: 'all', kind: 'checkboxes', field: 'topics', match: 'all' },
       { key: 'published', kind: 'date-range', field: 'published' },
       { key: 'minutes', kind: 'number-range', field: 'minutes' },
@@ -75,7 +87,10 @@ export const hostile = {
   'shuffled, last page': 'sort=mixed&page=1000',
   'best first, last page': 'any=ab&sort=best&page=1000',
   'best first by two common beginnings, page 500': 'any=ab+cd&sort=best&page=500',
-  '50 terms in each of four facets': ['place=' + listed(50, (i) => `p${i % 8}-${i % 7}-${i % 6}`).join(','), ...['tags', 'topics', 'author'].map((key) => `${key}=${listed(50, (i) => `t${i}`).join(',')}`)].join('&'),
+  '50 terms in each of four facets': [
+    'place=' + listed(50, (i) => `p${i % 8}-${i % 7}-${i % 6}`).join(','),
+    ...['tags', 'topics', 'author'].map((key) => `${key}=${listed(50, (i) => `t${i}`).join(',')}`),
+  ].join('&'),
   'all of 50 terms': `all=${listed(50, (i) => `t${i}`).join(',')}`,
   'unknown terms, as many as fit': `topics=${listed(1300, (i) => `x${i}`).join(',')}`,
   'names nobody knows, as many as fit': listed(1300, (i) => `x${i}=1`).join('&'),

@@ -28,7 +28,11 @@ export interface AppOptions {
 }
 
 /** Makes the server, not yet listening. */
-export async function createApp({ databaseUrl, logs = true, doors = readDoors({}) }: AppOptions): Promise<NestFastifyApplication> {
+export async function createApp({
+  databaseUrl,
+  logs = true,
+  doors = readDoors({}),
+}: AppOptions): Promise<NestFastifyApplication> {
   const adapter = new FastifyAdapter({
     bodyLimit: 4 * 1024 * 1024,
     // an address may be long; past our own limit we answer 414 in words, so the parser must let it in

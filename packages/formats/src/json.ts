@@ -85,8 +85,7 @@ function listWithin(data: unknown): unknown[] | undefined {
 function flatten(record: Record<string, unknown>): RawRecord {
   const entries: [string, unknown][] = [];
   const visit = (value: unknown, path: string) => {
-    if (isObject(value))
-      for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key);
+    if (isObject(value)) for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key);
     else entries.push([fieldKeyOf(cleanText(path).slice(0, 110)), value]);
   };
   visit(record, '');

@@ -56,7 +56,9 @@ test('a bracket between quotes does not nest, and neither does one after a quote
 });
 
 test('a stray null character does not make a table a picture', () => {
-  expect(read('a,b\nx\u0000y and more words in a cell,2')).toEqual([{ a: 'x\u0000y and more words in a cell', b: '2' }]);
+  expect(read('a,b\nx\u0000y and more words in a cell,2')).toEqual([
+    { a: 'x\u0000y and more words in a cell', b: '2' },
+  ]);
 });
 
 test('columns with names that every object has are read like any other', () => {
@@ -67,5 +69,8 @@ test('columns with names that every object has are read like any other', () => {
     ['proto', 'x'],
     ['toString', 'y'],
   ]);
-  expect(Object.keys(read('[{"__proto__":{"a":1},"constructor":2}]', 'x.json')[0]!)).toEqual(['__proto__.a', 'constructor']);
+  expect(Object.keys(read('[{"__proto__":{"a":1},"constructor":2}]', 'x.json')[0]!)).toEqual([
+    '__proto__.a',
+    'constructor',
+  ]);
 });

@@ -51,6 +51,7 @@ export const sheet = `@layer ivy {
 :where(.ivy-find){margin-bottom:6px}
 :where(.ivy-find-none){margin:4px 0;color:var(--ivy-ink-2)}
 :where(.ivy-find-none:empty){display:none}
+:where(.ivy-more-terms){margin:6px 0 0;color:var(--ivy-ink-2);font-size:.92em}
 :where(.ivy-option){display:flex;align-items:center;padding-inline-start:calc(var(--ivy-depth,0) * 20px)}
 :where(.ivy-option .ivy-tick){flex:1;min-width:0}
 :where(.ivy-branch){flex:none;width:24px;height:24px;margin-inline:-4px 4px;padding:0;border:0;background:none;display:grid;place-items:center;cursor:pointer}

@@ -1,4 +1,14 @@
-import { answerAddress, buildIndex, pageSettings, readLens, type Field, type Post, type Term } from '@ivy/core';
+import {
+  answerAddress,
+  buildIndex,
+  findTerms,
+  pageSettings,
+  readLens,
+  readQuestion,
+  type Field,
+  type Post,
+  type Term,
+} from '@ivy/core';
 import { html, render } from 'lit';
 import { drawChips } from '../src/draw/chips.js';
 import { drawCount, drawSort } from '../src/draw/count-and-sort.js';
@@ -24,6 +34,7 @@ const posts = Array.from({ length: 40 }, (_, i): Post => {
       day: `${i < 24 ? 2025 : 2026}-${month}-${i % 2 === 0 ? '03' : '20'}`,
       minutes: 20 + ((i * 10) % 100),
       open: i % 4 === 0,
+      plot: [`plot-${i * 60}`],
       title: `Walk ${i}`,
     },
   };
@@ -34,10 +45,19 @@ const fields = [
   field('day', 'date', { role: 'published' }),
   field('minutes', 'number'),
   field('open', 'boolean'),
+  field('plot', 'terms'),
   field('title', 'text', { role: 'title' }),
 ];
-const taxonomies = { kind: terms('walk', 'count', 'talk', 'boat'), tags: terms('mud', 'reed', 'dune', 'tern') };
+/** More terms than an answer holds. */
+const plots = Array.from({ length: 2600 }, (_, i) => ({ slug: `plot-${i}`, label: `Plot ${i}`, parent: null }));
+const taxonomies = {
+  plot: plots,
+  kind: terms('walk', 'count', 'talk', 'boat'),
+  tags: terms('mud', 'reed', 'dune', 'tern'),
+};
 const index = buildIndex({ fields, taxonomies, posts });
+
+const now = Date.UTC(2026, 4, 18);
 
 /** A visitor on a page with a listing, answered by the engine itself. */
 export class Visit {
@@ -50,7 +70,15 @@ export class Visit {
     const settings = pageSettings(index, read.value, 'walks');
     history.replaceState(null, '', '/walks');
     globalThis.fetch = ((url: string) => {
-      const found = answerAddress(index, read.value, url.split('?')[1] ?? '', Date.UTC(2026, 4, 18));
+      const [path, query = ''] = url.split('?') as [string, string?];
+      const asked = /\/terms\/(\w+)$/.exec(path)?.[1];
+      if (asked) {
+        const rest = query.split('&').slice(1).join('&');
+        const text = new URLSearchParams(query).get('find')!;
+        const terms = findTerms(index, readQuestion(index, read.value, rest, now).query, asked, text);
+        return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(terms) });
+      }
+      const found = answerAddress(index, read.value, query, now);
       const answer = { ...found, release: 1 };
       const body = url.includes('/listing?') ? { settings, answer } : answer;
       return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(body) });

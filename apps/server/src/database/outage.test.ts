@@ -17,7 +17,8 @@ afterAll(async () => {
 });
 
 const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
-const lines = "SELECT count(*)::int AS n FROM pg_stat_activity WHERE application_name = 'ivy-lens changes' AND datname = current_database()";
+const lines =
+  "SELECT count(*)::int AS n FROM pg_stat_activity WHERE application_name = 'ivy-lens changes' AND datname = current_database()";
 
 /** Asks, and says how long it took. */
 async function timed(path: string) {
@@ -41,30 +42,33 @@ test.each([
   ['away', 6],
   ['silent', 1],
   ['silent', 8],
-] as const)('while PostgreSQL is %s for %i s visitors are answered, health says why, and all is well again after', async (how, seconds) => {
-  proxy.tried = 0;
-  if (how === 'away') proxy.goAway();
-  else proxy.fallSilent();
-  const until = Date.now() + seconds * 1000;
-  while (Date.now() < until) {
-    const health = await timed('/api/v1/health');
-    expect([health.status, health.body.code]).toEqual([503, 'database-down']);
-    expect(health.body.detail).toMatch(/It said|has not answered|was not reached/);
-    expect(health.ms).toBeLessThan(1000);
-    const answer = await timed(`/api/v1/lenses/notes/results?habitat=mudflat&at=${Date.now()}`);
-    expect([answer.status, answer.body.matched]).toEqual([200, 6]);
-    expect(answer.ms).toBeLessThan(1000);
-    await wait(200);
-  }
-  // one attempt at a time, with growing pauses
-  expect(proxy.tried).toBeLessThan(4 + 3 * seconds);
-  proxy.comeBack();
-  expect(await untilWell()).toBeLessThan(5000);
-  expect((await server.ask('GET', '/api/v1/lenses')).status).toBe(200);
-  expect((await server.ask('GET', '/api/v1/lenses/notes/results?habitat=lagoon')).body.matched).toBe(3);
-  expect(await onDatabase(server.databaseUrl, lines)).toEqual([{ n: 1 }]);
-  expect(proxy.open).toBeLessThan(14);
-});
+] as const)(
+  'while PostgreSQL is %s for %i s visitors are answered, health says why, and all is well again after',
+  async (how, seconds) => {
+    proxy.tried = 0;
+    if (how === 'away') proxy.goAway();
+    else proxy.fallSilent();
+    const until = Date.now() + seconds * 1000;
+    while (Date.now() < until) {
+      const health = await timed('/api/v1/health');
+      expect([health.status, health.body.code]).toEqual([503, 'database-down']);
+      expect(health.body.detail).toMatch(/It said|has not answered|was not reached/);
+      expect(health.ms).toBeLessThan(1000);
+      const answer = await timed(`/api/v1/lenses/notes/results?habitat=mudflat&at=${Date.now()}`);
+      expect([answer.status, answer.body.matched]).toEqual([200, 6]);
+      expect(answer.ms).toBeLessThan(1000);
+      await wait(200);
+    }
+    // one attempt at a time, with growing pauses
+    expect(proxy.tried).toBeLessThan(4 + 3 * seconds);
+    proxy.comeBack();
+    expect(await untilWell()).toBeLessThan(5000);
+    expect((await server.ask('GET', '/api/v1/lenses')).status).toBe(200);
+    expect((await server.ask('GET', '/api/v1/lenses/notes/results?habitat=lagoon')).body.matched).toBe(3);
+    expect(await onDatabase(server.databaseUrl, lines)).toEqual([{ n: 1 }]);
+    expect(proxy.open).toBeLessThan(14);
+  },
+);
 
 test('what needs the database is told so while it is away, and a release made meanwhile elsewhere is heard of after', async () => {
   proxy.goAway();

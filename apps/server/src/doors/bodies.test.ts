@@ -18,7 +18,12 @@ async function post(path: string, body: string, type: string | null = 'applicati
 
 test('routes that take JSON take nothing else', async () => {
   const form = 'name=Form&source=notes';
-  for (const type of ['application/x-www-form-urlencoded', 'text/plain', 'multipart/form-data; boundary=x', 'text/xml']) {
+  for (const type of [
+    'application/x-www-form-urlencoded',
+    'text/plain',
+    'multipart/form-data; boundary=x',
+    'text/xml',
+  ]) {
     const [status] = await post('/api/v1/lenses', form, type);
     expect([400, 415]).toContain(status);
   }

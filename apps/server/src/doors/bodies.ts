@@ -25,7 +25,11 @@ export function bodyProblem(body: unknown): Problem | null {
     if (typeof value === 'string' && isBroken(value)) return broken(pointer);
     if (typeof value !== 'object' || value === null) continue;
     if (depth >= maxDepth) {
-      return new Problem(400, 'too-deep', `The body nests deeper than ${maxDepth} levels. Flatten it and send it again.`);
+      return new Problem(
+        400,
+        'too-deep',
+        `The body nests deeper than ${maxDepth} levels. Flatten it and send it again.`,
+      );
     }
     for (const [key, inner] of Object.entries(value)) {
       if (isBroken(key)) return broken(pointer);
@@ -36,7 +40,10 @@ export function bodyProblem(body: unknown): Problem | null {
 }
 
 function broken(pointer: string): Problem {
-  return new Problem(400, 'broken-text', 'A text holds a null character or half of a letter. Take it out. See errors.', [
-    { pointer, message: 'holds a null character or half of a surrogate pair' },
-  ]);
+  return new Problem(
+    400,
+    'broken-text',
+    'A text holds a null character or half of a letter. Take it out. See errors.',
+    [{ pointer, message: 'holds a null character or half of a surrogate pair' }],
+  );
 }

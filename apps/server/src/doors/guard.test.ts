@@ -5,7 +5,9 @@ import { isOwnHost, readDoors } from './doors.js';
 let server: Harness;
 let shut: Harness;
 beforeAll(async () => {
-  server = await startHarness({ doors: readDoors({ ALLOWED_HOSTS: 'ivy.test, other.test:8080', PUBLIC_URL: 'https://public.test' }) });
+  server = await startHarness({
+    doors: readDoors({ ALLOWED_HOSTS: 'ivy.test, other.test:8080', PUBLIC_URL: 'https://public.test' }),
+  });
   shut = await startHarness({ doors: readDoors({ HOST: '0.0.0.0' }) });
   await server.upload(notes, 'notes.csv', { slug: 'notes' });
   await server.ask('POST', '/api/v1/lenses', { name: 'Notes', source: 'notes', slug: 'notes', config: lensConfig });
@@ -19,7 +21,11 @@ afterAll(async () => {
 const elsewhere = 'https://elsewhere.example';
 
 /** Sends a request with any host name and headers, which `fetch` does not let one do. */
-function askAs(host: string, path: string, more: Record<string, string> = {}): Promise<{ status: number; code: unknown }> {
+function askAs(
+  host: string,
+  path: string,
+  more: Record<string, string> = {},
+): Promise<{ status: number; code: unknown }> {
   const url = new URL(server.url);
   return new Promise((done, fail) => {
     const asked = request({ host: url.hostname, port: url.port, path, headers: { ...more, host } }, (response) => {
@@ -46,7 +52,12 @@ test('a page of another site can write nothing: no source, no lens, no release, 
     ['DELETE', '/api/v1/sources/notes', undefined],
   ];
   for (const [method, path, body] of attempts) {
-    for (const headers of [from, { origin: 'null' }, { 'sec-fetch-site': 'cross-site' }, { 'sec-fetch-site': 'same-site' }] as Record<string, string>[]) {
+    for (const headers of [
+      from,
+      { origin: 'null' },
+      { 'sec-fetch-site': 'cross-site' },
+      { 'sec-fetch-site': 'same-site' },
+    ] as Record<string, string>[]) {
       const { status, body: said } = await server.ask(method, path, body, headers);
       expect([status, said.code]).toEqual([403, 'foreign-origin']);
     }
@@ -57,10 +68,25 @@ test('a page of another site can write nothing: no source, no lens, no release, 
 
 test('a page of another site reads what is public and nothing else', async () => {
   const from = { origin: elsewhere, 'sec-fetch-site': 'cross-site' };
-  for (const path of ['/api/v1/sources', '/api/v1/lenses', '/api/v1/lenses/notes/draft/results', '/l/notes/draft', '/preview/notes', '/api/v1/sources/notes/index']) {
+  for (const path of [
+    '/api/v1/sources',
+    '/api/v1/lenses',
+    '/api/v1/lenses/notes/draft/results',
+    '/l/notes/draft',
+    '/preview/notes',
+    '/api/v1/sources/notes/index',
+  ]) {
     expect((await server.ask('GET', path, undefined, from)).status).toBe(403);
   }
-  for (const path of ['/api/v1/lenses/notes/results?habitat=mudflat', '/api/v1/lenses/notes/listing', '/api/v1/lenses/notes/terms/habitat?find=mud', '/l/notes', '/embed/ivy-lens.js', '/api/v1/health', '/api/v1/openapi.json']) {
+  for (const path of [
+    '/api/v1/lenses/notes/results?habitat=mudflat',
+    '/api/v1/lenses/notes/listing',
+    '/api/v1/lenses/notes/terms/habitat?find=mud',
+    '/l/notes',
+    '/embed/ivy-lens.js',
+    '/api/v1/health',
+    '/api/v1/openapi.json',
+  ]) {
     expect((await server.ask('GET', path, undefined, from)).status).toBe(200);
   }
 });
@@ -80,15 +106,31 @@ test('one may come to the studio by a link or the address bar, but not to the AP
   expect((await askAs(host, '/api/v1/sources', link)).status).toBe(403);
   expect((await askAs(host, '/sources', { ...link, 'sec-fetch-dest': 'iframe' })).status).toBe(403);
   expect((await server.ask('GET', '/sources', undefined, { 'sec-fetch-site': 'none' })).status).toBe(200);
-  expect((await server.ask('DELETE', '/api/v1/sources/notes', undefined, { 'sec-fetch-site': 'none' })).status).toBe(403);
+  expect((await server.ask('DELETE', '/api/v1/sources/notes', undefined, { 'sec-fetch-site': 'none' })).status).toBe(
+    403,
+  );
 });
 
 test('another name for this machine is no way in, unless it is allowed', async () => {
   const { port } = new URL(server.url);
-  for (const host of [`rebound.example:${port}`, 'rebound.example', `127.0.0.1:1`, 'other.test:1', `localhost.evil.example:${port}`]) {
+  for (const host of [
+    `rebound.example:${port}`,
+    'rebound.example',
+    `127.0.0.1:1`,
+    'other.test:1',
+    `localhost.evil.example:${port}`,
+  ]) {
     expect(await askAs(host, '/api/v1/sources')).toEqual({ status: 403, code: 'foreign-host' });
   }
-  for (const host of [`localhost:${port}`, `127.0.0.1:${port}`, `[::1]:${port}`, 'ivy.test', `ivy.test:${port}`, 'other.test:8080', 'public.test']) {
+  for (const host of [
+    `localhost:${port}`,
+    `127.0.0.1:${port}`,
+    `[::1]:${port}`,
+    'ivy.test',
+    `ivy.test:${port}`,
+    'other.test:8080',
+    'public.test',
+  ]) {
     expect((await askAs(host, '/api/v1/sources')).status).toBe(200);
   }
   // visitors may come by any name

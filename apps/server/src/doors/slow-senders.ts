@@ -72,7 +72,10 @@ function end({ request, reply }: Sender): void {
   const { socket } = request.raw;
   if (!reply.sent) {
     void reply.header('connection', 'close');
-    writeProblem(reply, new Problem(408, 'too-slow', 'The body came too slowly, so it was not waited for. Send it again.'));
+    writeProblem(
+      reply,
+      new Problem(408, 'too-slow', 'The body came too slowly, so it was not waited for. Send it again.'),
+    );
   }
   setTimeout(() => socket.destroy(), 500).unref();
 }

@@ -1,4 +1,4 @@
-import { maxAddress } from '@ivy/core';
+import { maxAddress, maxSearch, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
 import { Controller, Get, Param, Req, Res, UseFilters } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -7,7 +7,8 @@ import { plainPolicy } from '../doors/policies.js';
 import { isFresh, queryOf } from '../lenses/results.controller.js';
 import { ResultsService, type Question, type Ready } from '../lenses/results.service.js';
 import { PageFilter } from './page.filter.js';
-import { plainDocument } from './plain-page.js';
+import { nameOfFind } from './plain-facets.js';
+import { plainDocument, type Plain } from './plain-page.js';
 import { joinEnds } from './plain-ranges.js';
 
 /** The hosted page of a lens: whole without scripts, and taken over by the page script where there are some. */
@@ -45,17 +46,29 @@ export class HostedController {
     void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);
   }
 
-  #draw(
-    ready: Ready,
-    slug: string,
-    which: 'release' | 'draft',
-    path: string,
-    question: Question,
-  ): string {
+  /** Finds the terms that boxes of the form look for. What those say is no parameter of another's. */
+  #find(ready: Ready, question: Question, { facets }: Answer): Pick<Plain, 'found' | 'foreign'> {
+    const { prefix } = ready.kept.lens.address;
+    const found: Map<string, { text: string; terms: FoundTerms }> = new Map();
+    const foreign = question.foreign.filter((raw) => {
+      const [parameter] = splitAddress(raw);
+      const facet = facets.find(({ key }) => parameter?.name === nameOfFind(prefix + key));
+      if (!facet) return true;
+      const text = parameter!.value.trim().slice(0, maxSearch);
+      if (text !== '' && 'more' in facet && facet.more && !found.has(facet.key)) {
+        found.set(facet.key, { text, terms: this.service.terms(ready, facet.key, text, question) });
+      }
+      return false;
+    });
+    return { found, foreign };
+  }
+
+  #draw(ready: Ready, slug: string, which: 'release' | 'draft', path: string, question: Question): string {
     const { settings, answer } = this.service.listing(ready, question);
-    const { query, foreign, now } = question;
+    const { query, now } = question;
+    const { found, foreign } = this.#find(ready, question, answer);
     const { kept } = ready;
-    const plain = { settings, answer, query, foreign, now, path, resolve: resolver(kept.site) };
+    const plain = { settings, answer, query, found, foreign, now, path, resolve: resolver(kept.site) };
     return plainDocument(plain, { slug, name: kept.name, scripts: which === 'release' });
   }
 }

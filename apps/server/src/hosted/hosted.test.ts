@@ -188,3 +188,30 @@ test('the draft has a page of its own, without any script; what is not there or 
   const long = await page(`/l/notes?q=${'a'.repeat(9000)}`);
   expect([long.status, long.text.includes('too long')]).toEqual([414, true]);
 });
+
+test('without scripts, terms that are too many to list are found by a box in the form', async () => {
+  const rows = Array.from({ length: 3000 }, (_, i) => `p${i},Post ${i},Tag ${i},${i % 2 ? 'A' : 'B'}`);
+  await server.upload(`id,title,tag,side\n${rows.join('\n')}`, 'tags.csv', { slug: 'tags' });
+  const facets = [
+    { key: 'tag', kind: 'checkboxes', field: 'tag' },
+    { key: 'side', kind: 'radios', field: 'side' },
+  ];
+  await server.ask('POST', '/api/v1/lenses', {
+    name: 'Tags',
+    source: 'tags',
+    slug: 'tags',
+    config: { facets, address: { prefix: 'a-' } },
+  });
+  await server.ask('POST', '/api/v1/lenses/tags/releases', {});
+  const first = await page('/l/tags?a-tag=tag-7&utm=x');
+  expect(first.text).toContain('2,500 more, found by typing');
+  expect(first.text).toContain('name="a-tag.find"');
+  const found = (await page('/l/tags?a-tag=tag-7&a-tag.find=tag+299&utm=x')).text;
+  const values = [...found.matchAll(/name="a-tag" value="([^"]+)"/g)].map(([, value]) => value);
+  expect(values).toEqual(['tag-7', 'tag-299', ...Array.from({ length: 10 }, (_, i) => `tag-299${i}`)]);
+  // the box is the form's own: no link and no hidden field carries what stands in it
+  expect(found.match(/a-tag\.find/g)).toHaveLength(1);
+  expect(found).toContain('name="utm" value="x"');
+  expect((await page('/l/tags?a-tag.find=zzz')).text).toContain('Nothing here is called that.');
+  expect((await page(`/l/tags?a-tag.find=${encodeURIComponent('<b>"x')}`)).text).not.toContain('<b>"x');
+});

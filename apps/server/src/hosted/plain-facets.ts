@@ -1,4 +1,12 @@
-import type { FacetAnswer, FacetSettings, Option, Selection, SwitchFacetAnswer, TermFacetAnswer } from '@ivy/core';
+import {
+  fill,
+  type FacetAnswer,
+  type FacetSettings,
+  type Option,
+  type Selection,
+  type SwitchFacetAnswer,
+  type TermFacetAnswer,
+} from '@ivy/core';
 import { html, type Markup } from './markup.js';
 import { switchWord } from './plain-chips.js';
 import { figure, type Plain } from './plain-page.js';
@@ -89,33 +97,70 @@ function drawSwitch(plain: Plain, facet: SwitchFacetAnswer, own: FacetSettings, 
   </ul>`;
 }
 
+/** What a form calls the box to find terms of a facet in. */
+export const nameOfFind = (name: string) => `${name}.find`;
+
+/** The options to draw: where visitors look for some, what is chosen and what was found. */
+function optionsOf({ found }: Plain, facet: TermFacetAnswer): readonly Option[] {
+  const known = found.get(facet.key);
+  if (!known) return facet.options;
+  const chosen = facet.options.filter((option) => option.selected);
+  return [...chosen, ...known.terms.options.filter((option) => !option.selected)];
+}
+
+/** A box to find terms in that are not drawn, and how many those are. */
+function drawFind(
+  { found, settings }: Plain,
+  facet: TermFacetAnswer,
+  own: FacetSettings,
+  name: string,
+): Markup | false {
+  if (!facet.more) return false;
+  const known = found.get(facet.key);
+  const more = known ? known.terms.more : facet.more;
+  const label = fill(settings.texts.find, { facet: own.label });
+  const figure = new Intl.NumberFormat(settings.language).format(more);
+  return html`<input
+      class="ivy-input ivy-find"
+      type="search"
+      name="${nameOfFind(name)}"
+      value="${known?.text ?? ''}"
+      placeholder="${label}"
+      aria-label="${label}"
+      maxlength="200"
+    />
+    ${known?.terms.options.length === 0 && html`<p class="ivy-find-none">${settings.texts.findNone}</p>`}
+    ${more > 0 && html`<p class="ivy-more-terms">${fill(settings.texts.moreTerms, { n: figure })}</p>`}`;
+}
+
 function drawSelect(plain: Plain, facet: TermFacetAnswer, own: FacetSettings, name: string): Markup {
-  return html`<select class="ivy-input" name="${name}" aria-label="${own.label}">
-    <option value="">${plain.settings.texts.all}</option>
-    ${facet.options.map(
-      (option) =>
-        html`<option value="${option.value}" ${option.selected && html` selected`}>
-          ${'\u2003'.repeat(option.depth)}${option.label}${own.counts && ` (${figure(plain, option.count)})`}
-        </option>`,
-    )}
-  </select>`;
+  return html`${drawFind(plain, facet, own, name)}<select class="ivy-input" name="${name}" aria-label="${own.label}">
+      <option value="">${plain.settings.texts.all}</option>
+      ${optionsOf(plain, facet).map(
+        (option) =>
+          html`<option value="${option.value}" ${option.selected && html` selected`}>
+            ${'\u2003'.repeat(option.depth)}${option.label}${own.counts && ` (${figure(plain, option.count)})`}
+          </option>`,
+      )}
+    </select>`;
 }
 
 function drawList(plain: Plain, facet: TermFacetAnswer, own: FacetSettings, name: string): Markup {
   const type = own.single ? 'radio' : 'checkbox';
   const none = own.single && facet.options.every((option) => !option.selected);
-  return html`<ul class="ivy-options">
-    ${
-      own.single &&
-      html`<li class="ivy-option">
-        <label class="ivy-tick"
-          ><input type="radio" name="${name}" value="" ${none && html` checked`} />
-          <span class="ivy-label">${plain.settings.texts.all}</span></label
-        >
-      </li>`
-    }
-    ${facet.options.map((option) => drawOption(plain, option, own, name, type))}
-  </ul>`;
+  return html`${drawFind(plain, facet, own, name)}
+    <ul class="ivy-options">
+      ${
+        own.single &&
+        html`<li class="ivy-option">
+          <label class="ivy-tick"
+            ><input type="radio" name="${name}" value="" ${none && html` checked`} />
+            <span class="ivy-label">${plain.settings.texts.all}</span></label
+          >
+        </li>`
+      }
+      ${optionsOf(plain, facet).map((option) => drawOption(plain, option, own, name, type))}
+    </ul>`;
 }
 
 function drawOption(plain: Plain, option: Option, own: FacetSettings, name: string, type: string): Markup {

@@ -1,4 +1,13 @@
-import { fill, fillPlural, pageNumbers, writeAddress, type Answer, type Query, type Settings } from '@ivy/core';
+import {
+  fill,
+  fillPlural,
+  pageNumbers,
+  writeAddress,
+  type Answer,
+  type FoundTerms,
+  type Query,
+  type Settings,
+} from '@ivy/core';
 import { drawCards } from './plain-cards.js';
 import { drawChips } from './plain-chips.js';
 import { drawFacets } from './plain-facets.js';
@@ -11,6 +20,8 @@ export interface Plain {
   query: Query;
   /** Parameters that are not the lens's, as they came. */
   foreign: readonly string[];
+  /** What visitors look for in facets with more terms than an answer holds, by facet. */
+  found: ReadonlyMap<string, { text: string; terms: FoundTerms }>;
   /** Milliseconds: the moment the page is drawn at. */
   now: number;
   /** The page's own path. */

@@ -29,8 +29,14 @@ async function longestWait<T>(work: Promise<T>): Promise<{ result: T; longest: n
 
 const hostile: [string, string][] = [
   ['a cell of nothing but tags that begin', `title,text\nx,${'<a'.repeat(78_000)}`],
-  ['a cell of tags that never end', `title,text\n${`x,${'<b>x</b>'.repeat(4_000)}${'<style '.repeat(5_000)}\n`.repeat(3)}`],
-  ['tags of nothing but punctuation', `title,tags\n${Array.from({ length: 200 }, (_, i) => `p${i},${Array.from({ length: 100 }, (_, t) => '!?.:-*+'[(i * 100 + t) % 7]!.repeat(2 + ((i * 100 + t) % 997))).join('|')}`).join('\n')}`],
+  [
+    'a cell of tags that never end',
+    `title,text\n${`x,${'<b>x</b>'.repeat(4_000)}${'<style '.repeat(5_000)}\n`.repeat(3)}`,
+  ],
+  [
+    'tags of nothing but punctuation',
+    `title,tags\n${Array.from({ length: 200 }, (_, i) => `p${i},${Array.from({ length: 100 }, (_, t) => '!?.:-*+'[(i * 100 + t) % 7]!.repeat(2 + ((i * 100 + t) % 997))).join('|')}`).join('\n')}`,
+  ],
   ['an address that is nearly one of a picture', `title,image\nx,${'.png?'.repeat(20_000)} x`],
   ['blanks without end', `title,path\nx,a${' '.repeat(100_000)}b > c`],
   ['letters where a date might be', `title,day\nx,${'a'.repeat(100_000)}\ny,2026-01-01`],
@@ -46,7 +52,10 @@ test.each(hostile)('%s: read in a moment, and nobody waits for it', async (_name
 });
 
 test('a large file keeps nobody waiting', async () => {
-  const rows = Array.from({ length: 60_000 }, (_, i) => `p${i},Post number ${i} about mud and terns,Mudflat|Reedbed,${i % 90},2026-01-0${1 + (i % 9)}`);
+  const rows = Array.from(
+    { length: 60_000 },
+    (_, i) => `p${i},Post number ${i} about mud and terns,Mudflat|Reedbed,${i % 90},2026-01-0${1 + (i % 9)}`,
+  );
   const { result, longest } = await longestWait(
     server.upload(`id,title,habitat,minutes,day\n${rows.join('\n')}`, 'large.csv', { slug: 'large' }),
   );
@@ -61,7 +70,10 @@ test('text that looks like a null character is kept; real ones go and are told',
   ];
   const { status, body } = await server.upload(JSON.stringify(records), 'nulls.json', { slug: 'nulls' });
   expect(status).toBe(201);
-  const kept = await onDatabase(server.databaseUrl, `SELECT raw->>'title' AS title, raw->>'body' AS body FROM post p JOIN source s ON s.id = p.source_id WHERE s.slug = 'nulls' ORDER BY position`);
+  const kept = await onDatabase(
+    server.databaseUrl,
+    `SELECT raw->>'title' AS title, raw->>'body' AS body FROM post p JOIN source s ON s.id = p.source_id WHERE s.slug = 'nulls' ORDER BY position`,
+  );
   expect(kept).toEqual([
     { title: 'C:\\u0000new', body: 'see \\u0000 here' },
     { title: 'real  one', body: 'half \ufffd pair' },
@@ -76,14 +88,25 @@ test('text that looks like a null character is kept; real ones go and are told',
 });
 
 test('columns with names that every object has make a source, a lens and answers', async () => {
-  const rows = Array.from({ length: 12 }, (_, i) => `p${i},Title ${i},${i % 3 ? 'Smith' : ''},${i % 2 ? 'a' : 'b'},${i % 4 ? 'x' : 'y'}`);
+  const rows = Array.from(
+    { length: 12 },
+    (_, i) => `p${i},Title ${i},${i % 3 ? 'Smith' : ''},${i % 2 ? 'a' : 'b'},${i % 4 ? 'x' : 'y'}`,
+  );
   const file = `id,title,constructor,__proto__,toString\n${rows.join('\n')}`;
   const { status } = await server.upload(file, 'names.csv', { slug: 'names' });
   expect(status).toBe(201);
   const lens = await server.ask('POST', '/api/v1/lenses', { name: 'Names', source: 'names', slug: 'names' });
   expect(lens.status).toBe(201);
-  const card = { parts: [{ show: 'terms', field: 'constructor' }, { show: 'title', field: 'title' }] };
-  const facets = [{ key: 'maker', kind: 'checkboxes', field: 'constructor' }, { key: 'other', kind: 'checkboxes', field: 'toString' }];
+  const card = {
+    parts: [
+      { show: 'terms', field: 'constructor' },
+      { show: 'title', field: 'title' },
+    ],
+  };
+  const facets = [
+    { key: 'maker', kind: 'checkboxes', field: 'constructor' },
+    { key: 'other', kind: 'checkboxes', field: 'toString' },
+  ];
   await server.ask('PUT', '/api/v1/lenses/names/draft', { config: { facets, card } }, { 'if-match': '1' });
   await server.ask('POST', '/api/v1/lenses/names/releases', {});
   const { body } = await server.ask('GET', '/api/v1/lenses/names/results?maker=smith');
@@ -100,9 +123,21 @@ test('columns with names that every object has make a source, a lens and answers
 });
 
 test('a lens can be proposed whatever the columns are called', async () => {
-  const names = ['x'.repeat(110), 'ǅ'.repeat(80), 'ʰʷ', '🦆'.repeat(40), 'sort', 'page', 'Constructor', '҉', 'aB'.repeat(55)];
+  const names = [
+    'x'.repeat(110),
+    'ǅ'.repeat(80),
+    'ʰʷ',
+    '🦆'.repeat(40),
+    'sort',
+    'page',
+    'Constructor',
+    '҉',
+    'aB'.repeat(55),
+  ];
   const rows = Array.from({ length: 12 }, (_, i) => [`p${i}`, ...names.map((_, n) => 'abc'[(i + n) % 3])].join(','));
-  expect((await server.upload(`id,${names.join(',')}\n${rows.join('\n')}`, 'long.csv', { slug: 'long' })).status).toBe(201);
+  expect((await server.upload(`id,${names.join(',')}\n${rows.join('\n')}`, 'long.csv', { slug: 'long' })).status).toBe(
+    201,
+  );
   const { status, body } = await server.ask('POST', '/api/v1/lenses', { name: 'Long', source: 'long' });
   expect([status, body.draft.facets.length]).toEqual([201, 6]);
 });
@@ -137,16 +172,34 @@ test('a file that nests 100,000 deep, and one that is no text, are refused in a 
   expect((await server.upload(zip, 'sheet.xlsx')).body).toMatchObject({ status: 422, code: 'unknown-format' });
 });
 
-test.each(['https://[::bad', 'https://user@example.org', 'https://example.org/path', 'https://example.org?x', 'javascript:alert(1)', 'https://a b', "https://x;script-src'*'"])(
-  'the site %s is refused',
-  async (site) => {
-    const { status, body } = await server.upload(notes, 'a.csv', { site });
-    expect([status, body.errors[0].pointer]).toEqual([400, '/site']);
-  },
-);
+test.each([
+  'https://[::bad',
+  'https://user@example.org',
+  'https://example.org/path',
+  'https://example.org?x',
+  'javascript:alert(1)',
+  'https://a b',
+  "https://x;script-src'*'",
+])('the site %s is refused', async (site) => {
+  const { status, body } = await server.upload(notes, 'a.csv', { site });
+  expect([status, body.errors[0].pointer]).toEqual([400, '/site']);
+});
 
 test('a script in a link never comes in, however it is hidden', async () => {
-  const rows = ['/fine', '\u0001javascript:alert(1)', 'java\tscript:alert(1)', 'https://example.org/x', '/a', '/b', '/c', '/d', '/e', '/f', '/g', '/h'];
+  const rows = [
+    '/fine',
+    '\u0001javascript:alert(1)',
+    'java\tscript:alert(1)',
+    'https://example.org/x',
+    '/a',
+    '/b',
+    '/c',
+    '/d',
+    '/e',
+    '/f',
+    '/g',
+    '/h',
+  ];
   const records = rows.map((url, i) => ({ id: i, title: `T${i}`, url, image: url }));
   const { body } = await server.upload(JSON.stringify(records), 'links.json', { slug: 'links' });
   const bad = body.findings.filter((one: { code: string }) => one.code === 'unreadable-values');
@@ -155,7 +208,10 @@ test('a script in a link never comes in, however it is hidden', async () => {
     ['image', 1],
   ]);
   // of the second, blanks in place of the break make a path within the site
-  const kept = await onDatabase(server.databaseUrl, `SELECT "values"->>'url' AS url FROM post p JOIN source s ON s.id = p.source_id WHERE s.slug = 'links' AND "values" ? 'url'`);
+  const kept = await onDatabase(
+    server.databaseUrl,
+    `SELECT "values"->>'url' AS url FROM post p JOIN source s ON s.id = p.source_id WHERE s.slug = 'links' AND "values" ? 'url'`,
+  );
   const protocols = kept.map((row) => new URL((row as { url: string }).url, 'https://example.org').protocol);
   expect([kept.length, new Set(protocols)]).toEqual([11, new Set(['https:'])]);
 });
@@ -165,8 +221,16 @@ test('with “respond-async” a file is told of as a job: it can be asked for, 
   const location = made.headers.get('location')!;
   expect([made.status, location]).toEqual([202, `/api/v1/jobs/${made.body.id}`]);
   const events = await (await fetch(`${server.url}${location}/events`)).text();
-  const told = events.trim().split('\n\n').map((line) => JSON.parse(line.replace('data: ', '')) as { state: string });
-  expect(told[told.length - 1]).toMatchObject({ state: 'done', done: 12, total: 12, result: { slug: 'async', posts: 12 } });
+  const told = events
+    .trim()
+    .split('\n\n')
+    .map((line) => JSON.parse(line.replace('data: ', '')) as { state: string });
+  expect(told[told.length - 1]).toMatchObject({
+    state: 'done',
+    done: 12,
+    total: 12,
+    result: { slug: 'async', posts: 12 },
+  });
   expect((await server.ask('GET', location)).body).toMatchObject({ state: 'done', waits: 0 });
   expect((await server.ask('DELETE', location)).body.code).toBe('job-over');
   expect((await server.ask('GET', '/api/v1/jobs/none')).status).toBe(404);
@@ -189,7 +253,11 @@ test('files wait for their turn and are told their place; one that is cancelled 
   const file = `id,title,kind\n${rows.join('\n')}`;
   const begin = (slug: string) => server.upload(file, `${slug}.csv`, { slug }, { prefer: 'respond-async' });
   const [first, second, third] = [await begin('first'), await begin('second'), await begin('third')];
-  const places = await Promise.all([second, third].map(async ({ headers }) => (await server.ask('GET', headers.get('location')!)).body.waits as number));
+  const places = await Promise.all(
+    [second, third].map(
+      async ({ headers }) => (await server.ask('GET', headers.get('location')!)).body.waits as number,
+    ),
+  );
   expect(places).toEqual([1, 2]);
   expect((await server.ask('DELETE', second.headers.get('location')!)).status).toBe(204);
   expect((await jobOver(second.headers.get('location')!)).state).toBe('cancelled');

@@ -78,7 +78,11 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
     if (this.#files >= uploadLimits.files || this.#bytes >= uploadLimits.bytes) throw tooMany();
     const { bavail, bsize } = await statfs(this.#folder);
     if (bavail * bsize < uploadLimits.free) {
-      throw new Problem(507, 'disk-full', 'The disk of this server is nearly full. Make room there, then send the file again.');
+      throw new Problem(
+        507,
+        'disk-full',
+        'The disk of this server is nearly full. Make room there, then send the file again.',
+      );
     }
     await mkdir(this.#folder, { recursive: true });
   }
@@ -100,7 +104,8 @@ async function readParts(
     else if (part.fieldname === 'file' && fileName === undefined) fileName = await keepFile(part, path, count);
     else part.file.resume();
   }
-  if (fileName === undefined) throw new Problem(400, 'no-file', 'The body has no file. Send one in a part called “file”.');
+  if (fileName === undefined)
+    throw new Problem(400, 'no-file', 'The body has no file. Send one in a part called “file”.');
   return { fileName, parts: Object.fromEntries(parts) };
 }
 

@@ -37,7 +37,8 @@ export class LensesService {
   }
 
   async create(body: CreateLensBody): Promise<LensView> {
-    const source = mayBeSlug(body.source) && (await this.database.getRepository(Source).findOneBy({ slug: body.source }));
+    const source =
+      mayBeSlug(body.source) && (await this.database.getRepository(Source).findOneBy({ slug: body.source }));
     if (!source) throw noSource(body.source);
     const config = readConfig(body.config ?? proposeLens(source.fields), source.fields);
     for (;;) {

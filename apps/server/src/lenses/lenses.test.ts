@@ -1,4 +1,4 @@
-import { lensConfig, notes, startHarness, type Harness } from '../../test/harness.js';
+import { lensConfig, notes, onDatabase, startHarness, type Harness } from '../../test/harness.js';
 
 let server: Harness;
 beforeAll(async () => {
@@ -130,4 +130,63 @@ test('a lens can be deleted, and then it is gone', async () => {
     'field-notes',
     'proposed',
   ]);
+});
+
+test('a draft is published once, however often and however many at once ask for it', async () => {
+  await server.upload(notes, 'notes.csv', { slug: 'once' });
+  await server.ask('POST', '/api/v1/lenses', { name: 'Once', source: 'once', slug: 'once', config: lensConfig });
+  const publish = (headers = {}) => server.ask('POST', '/api/v1/lenses/once/releases', {}, headers);
+  const replies = await Promise.all(Array.from({ length: 10 }, () => publish()));
+  expect(new Set(replies.map(({ status, body }) => `${status} ${body.number}`))).toEqual(new Set(['201 1']));
+  expect((await server.ask('GET', '/api/v1/lenses/once/releases')).body).toHaveLength(1);
+  await server.ask(
+    'PUT',
+    '/api/v1/lenses/once/draft',
+    { config: { ...lensConfig, paging: { size: 5 } } },
+    { 'if-match': '1' },
+  );
+  expect((await publish({ 'if-match': '"1"' })).body.code).toBe('draft-changed');
+  expect((await publish({ 'if-match': '"2"' })).body.number).toBe(2);
+  expect((await publish({ 'if-match': '"2"' })).body.number).toBe(2);
+  expect((await publish({ 'if-match': 'soon' })).body.code).toBe('bad-if-match');
+});
+
+test('a language that no one speaks is refused, and one saved before is drawn in English', async () => {
+  await server.upload(notes, 'notes.csv', { slug: 'spoken' });
+  const create = (language: string) =>
+    server.ask('POST', '/api/v1/lenses', {
+      name: 'Spoken',
+      source: 'spoken',
+      slug: 'spoken',
+      config: { ...lensConfig, language },
+    });
+  for (const language of ['zz-1', 'en-', 'a-b-c', 'de-AT-x']) expect((await create(language)).status).toBe(422);
+  expect((await create('de-AT')).status).toBe(201);
+  await server.ask('POST', '/api/v1/lenses/spoken/releases', {});
+  await onDatabase(
+    server.databaseUrl,
+    `UPDATE release SET config = config || '{"language": "zz-1", "zone": "Mars/Base"}' WHERE lens_id = (SELECT id FROM lens WHERE slug = 'spoken')`,
+  );
+  const page = await fetch(`${server.url}/l/spoken`);
+  expect([page.status, (await page.text()).includes('lang="en"')]).toEqual([200, true]);
+});
+
+test('twenty lenses of one name at once each get a slug of their own', async () => {
+  await server.upload(notes, 'notes.csv', { slug: 'many' });
+  const replies = await Promise.all(
+    Array.from({ length: 20 }, () => server.ask('POST', '/api/v1/lenses', { name: 'Same name', source: 'many' })),
+  );
+  expect(new Set(replies.map(({ status }) => status))).toEqual(new Set([201]));
+  expect(new Set(replies.map(({ body }) => body.slug as string)).size).toBe(20);
+});
+
+test('a lens made while its source goes is either made or refused in a sentence', async () => {
+  for (let round = 0; round < 8; round++) {
+    await server.upload(notes, 'notes.csv', { slug: `going-${round}` });
+    const [made, gone] = await Promise.all([
+      server.ask('POST', '/api/v1/lenses', { name: 'Going', source: `going-${round}`, slug: `going-${round}` }),
+      server.ask('DELETE', `/api/v1/sources/going-${round}`),
+    ]);
+    expect([`201 409`, `400 204`]).toContain(`${made.status} ${gone.status}`);
+  }
 });

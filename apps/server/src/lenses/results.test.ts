@@ -1,4 +1,5 @@
 import { lensConfig, notes, onDatabase, startHarness, type Harness } from '../../test/harness.js';
+import { ResultsService } from './results.service.js';
 
 let server: Harness;
 beforeAll(async () => {
@@ -263,4 +264,68 @@ test('while posts change under it, an answer is wholly of one revision', async (
   const states = new Set([...seen].map((one) => one.split(' ').slice(0, 3).join(' ')));
   for (const state of states) expect(state).toMatch(/^(Odd (\d+) Odd|Even (\d+) (Even)?)$/);
   expect(states.size).toBe(2);
+});
+
+test('of thousands of terms an answer holds the commonest and says how many more; the others are found by typing', async () => {
+  const rows = Array.from({ length: 6000 }, (_, i) => `p${i},Post ${i},Tag ${i % 5000},${i < 3000 ? 'Tag 7' : 'Rare'}`);
+  await server.upload(`id,title,tag,other\n${rows.join('\n')}`, 'tags.csv', { slug: 'tags' });
+  const config = {
+    facets: [
+      { key: 'tag', kind: 'checkboxes', field: 'tag' },
+      { key: 'other', kind: 'radios', field: 'other' },
+    ],
+  };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Tags', source: 'tags', slug: 'tags', config });
+  await server.ask('POST', '/api/v1/lenses/tags/releases', {});
+  const { body } = await server.ask('GET', '/api/v1/lenses/tags/results?tag=tag-4321');
+  const [tag] = body.facets;
+  expect([tag.options.length, tag.more, body.facets[1].more]).toEqual([501, 4499, undefined]);
+  expect(tag.options.filter((one: { selected: boolean }) => one.selected)).toMatchObject([
+    { value: 'tag-4321', count: 1 },
+  ]);
+  const find = (query: string) => server.ask('GET', `/api/v1/lenses/tags/terms/tag?${query}`);
+  const found = (await find('find=TAG+4999&other=rare')).body;
+  expect(found).toMatchObject({
+    more: 0,
+    options: [{ value: 'tag-4999', label: 'Tag 4999', count: 1, selected: false }],
+  });
+  expect((await find('find=tag+4999&other=tag-7')).body.options[0].count).toBe(0);
+  expect((await find('find=tag&tag=tag-3')).body).toMatchObject({ options: { length: 100 }, more: 4900 });
+  expect((await server.ask('GET', '/api/v1/lenses/tags/draft/terms/tag?find=tag+4999')).body.options).toHaveLength(1);
+  expect((await server.ask('GET', '/api/v1/lenses/tags/terms/nope?find=x')).status).toBe(404);
+  expect((await find(`find=${'x'.repeat(300)}`)).status).toBe(400);
+});
+
+test('a search waits for its words under whatever name it is asked', async () => {
+  const service = server.app.get(ResultsService);
+  const config = { facets: [{ key: 'q', kind: 'search', fields: ['title'], aliases: ['suche'] }] };
+  for (const [i, address] of ['suche=note', '%71=note', 'q=note'].entries()) {
+    await server.upload(notes, 'notes.csv', { slug: `words-${i}` });
+    await server.ask('POST', '/api/v1/lenses', { name: 'Words', source: `words-${i}`, slug: `words-${i}`, config });
+    const ready = await service.ready(`words-${i}`, 'draft');
+    expect(ready.posts.index.texts).toHaveLength(0);
+    await service.question(ready, address);
+    expect(ready.posts.index.texts).toHaveLength(1);
+  }
+});
+
+test('a search of one character that folds to hundreds of words is bounded, and says so', async () => {
+  const config = { facets: [{ key: 'q', kind: 'search', fields: ['title'] }] };
+  const address = Array.from({ length: 66 }, (_, i) => `${String.fromCharCode(97 + (i % 26))}${i % 10}`).join('+');
+  const trial = await server.ask('POST', `${lens}/draft/trial`, { config, address: `q=${address}` });
+  expect(trial.body.answer.notices.map((notice: { code: string }) => notice.code)).toContain('too-many');
+  const start = performance.now();
+  await server.ask('POST', `${lens}/draft/trial`, { config, address: `q=${encodeURIComponent('\ufdfa'.repeat(200))}` });
+  expect(performance.now() - start).toBeLessThan(1000);
+});
+
+test('a lens with more searches than are kept is refused', async () => {
+  const facets = Array.from({ length: 9 }, (_, i) => ({
+    key: `q${i}`,
+    kind: 'search',
+    fields: ['title'],
+    weights: { title: i + 1 },
+  }));
+  const { status, body } = await server.ask('POST', `${lens}/draft/trial`, { config: { facets }, address: '' });
+  expect([status, body.errors.map((one: { pointer: string }) => one.pointer)]).toEqual([422, ['/config/facets/8']]);
 });

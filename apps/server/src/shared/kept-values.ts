@@ -29,9 +29,14 @@ export class KeptValues<V> {
 
   get(key: string): Promise<V> {
     let entry = this.#entries.get(key);
-    if (!entry) this.#entries.set(key, (entry = { value: undefined, loading: undefined, inDoubt: true, failedAt: -rest, doubts: 0 }));
+    if (!entry)
+      this.#entries.set(
+        key,
+        (entry = { value: undefined, loading: undefined, inDoubt: true, failedAt: -rest, doubts: 0 }),
+      );
     const { value } = entry;
-    if (value !== undefined && (!entry.inDoubt || performance.now() - entry.failedAt < rest)) return Promise.resolve(value);
+    if (value !== undefined && (!entry.inDoubt || performance.now() - entry.failedAt < rest))
+      return Promise.resolve(value);
     const loading = (entry.loading ??= this.#reload(key, entry));
     return value === undefined ? loading : soonOr(loading, value);
   }

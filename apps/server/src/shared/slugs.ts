@@ -2,7 +2,9 @@ import { isBroken, slugify } from '@ivy/core';
 
 /** A slug that is not taken yet: the wished one, or it with a number. */
 export function freeSlug(wish: string, taken: ReadonlySet<string>): string {
-  const base = slugify(wish).slice(0, 60).replace(/[\ud800-\udbff]$/, '');
+  const base = slugify(wish)
+    .slice(0, 60)
+    .replace(/[\ud800-\udbff]$/, '');
   let slug = base;
   for (let n = 2; taken.has(slug); n++) slug = `${base}-${n}`;
   return slug;

@@ -37,12 +37,7 @@ export interface AddressReading {
  * @param address  the page's whole query string, with or without `?`
  * @param now      milliseconds: the moment "today" is told by, in the lens's zone
  */
-export function readAddress(
-  address: string,
-  lens: Lens,
-  vocabulary: Vocabulary,
-  now: number,
-): AddressReading {
+export function readAddress(address: string, lens: Lens, vocabulary: Vocabulary, now: number): AddressReading {
   const notices: Notice[] = [];
   const names = parameterNames(lens);
   const foreign: string[] = [];

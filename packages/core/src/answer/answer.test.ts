@@ -64,21 +64,24 @@ test('answers the same however far it is warm', () => {
   expect(stopped).toBeGreaterThan(5);
 });
 
-test.each([null, 0])('answers the same when it was made ready step by step with other answers in between, arena from %s', (arenaFrom) => {
-  let [steps, ranked] = [0, 0];
-  fc.assert(
-    fc.property(asked, ({ collection, query }) => {
-      const index = buildIndex(collection, arenaFrom ?? undefined);
-      const other: Query = { ...query, selections: {}, sort: null };
-      for (const making = readying(index, query, -1); !making.next().done; steps++) answer(index, other);
-      if (rankedAhead(query)) ranked++;
-      expect(actualAnswer(answer(index, query))).toEqual(expectedAnswer(collection, query));
-    }),
-    { numRuns: runs / 4 },
-  );
-  expect(steps).toBeGreaterThan(100);
-  expect(ranked).toBeGreaterThan(10);
-});
+test.each([null, 0])(
+  'answers the same when it was made ready step by step with other answers in between, arena from %s',
+  (arenaFrom) => {
+    let [steps, ranked] = [0, 0];
+    fc.assert(
+      fc.property(asked, ({ collection, query }) => {
+        const index = buildIndex(collection, arenaFrom ?? undefined);
+        const other: Query = { ...query, selections: {}, sort: null };
+        for (const making = readying(index, query, -1); !making.next().done; steps++) answer(index, other);
+        if (rankedAhead(query)) ranked++;
+        expect(actualAnswer(answer(index, query))).toEqual(expectedAnswer(collection, query));
+      }),
+      { numRuns: runs / 4 },
+    );
+    expect(steps).toBeGreaterThan(100);
+    expect(ranked).toBeGreaterThan(10);
+  },
+);
 
 test('the steps of a histogram add up to the posts with a value', () => {
   fc.assert(

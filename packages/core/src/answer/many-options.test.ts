@@ -19,9 +19,16 @@ const posts: Post[] = Array.from({ length: 4000 }, (_, p) => ({
   id: `p${p}`,
   values: { tag: [`t${(p * 7) % termCount}`, `t${(p * p) % 90}`] },
 }));
-const index = buildIndex({ fields: [field('tag', 'terms', { multiple: true, tree: true })], taxonomies: { tag: terms }, posts });
+const index = buildIndex({
+  fields: [field('tag', 'terms', { multiple: true, tree: true })],
+  taxonomies: { tag: terms },
+  posts,
+});
 
-function tagOf(address: string, config: object = {}): { query: ReturnType<typeof readAddress>['query']; facet: TermFacetAnswer } {
+function tagOf(
+  address: string,
+  config: object = {},
+): { query: ReturnType<typeof readAddress>['query']; facet: TermFacetAnswer } {
   const lens = lensOf({ facets: [{ key: 'tag', kind: 'tree', field: 'tag', ...config }] });
   const { query } = readAddress(address, lens, index, 0);
   return { query, facet: answer(index, query).facets[0] as TermFacetAnswer };
@@ -53,17 +60,23 @@ test('what is chosen is there with those above it, in the order of the facet', (
   expect(facet.more).toBe(termCount - facet.options.length);
 });
 
-test.each(['given', 'label', 'count'] as const)('held options have the counts and the order of all options, by %s', (order) => {
-  const few = terms.slice(0, 90);
-  const kept = posts.map(({ id, values }) => ({ id, values: { tag: (values.tag as string[]).filter((t) => Number(t.slice(1)) < 90) } }));
-  const small = buildIndex({ fields: index.fields as never, taxonomies: { tag: few }, posts: kept });
-  const lens = lensOf({ facets: [{ key: 'tag', kind: 'tree', field: 'tag', order }] });
-  const whole = answer(small, readAddress('', lens, small, 0).query).facets[0] as TermFacetAnswer;
-  const { facet } = tagOf('', { order });
-  const ofBoth = (options: TermFacetAnswer['options'], other: TermFacetAnswer['options']) =>
-    options.filter(({ value }) => other.some((one) => one.value === value)).map(({ value }) => value);
-  expect(ofBoth(facet.options, whole.options)).toEqual(ofBoth(whole.options, facet.options));
-});
+test.each(['given', 'label', 'count'] as const)(
+  'held options have the counts and the order of all options, by %s',
+  (order) => {
+    const few = terms.slice(0, 90);
+    const kept = posts.map(({ id, values }) => ({
+      id,
+      values: { tag: (values.tag as string[]).filter((t) => Number(t.slice(1)) < 90) },
+    }));
+    const small = buildIndex({ fields: index.fields as never, taxonomies: { tag: few }, posts: kept });
+    const lens = lensOf({ facets: [{ key: 'tag', kind: 'tree', field: 'tag', order }] });
+    const whole = answer(small, readAddress('', lens, small, 0).query).facets[0] as TermFacetAnswer;
+    const { facet } = tagOf('', { order });
+    const ofBoth = (options: TermFacetAnswer['options'], other: TermFacetAnswer['options']) =>
+      options.filter(({ value }) => other.some((one) => one.value === value)).map(({ value }) => value);
+    expect(ofBoth(facet.options, whole.options)).toEqual(ofBoth(whole.options, facet.options));
+  },
+);
 
 test('terms are found by any part of their label, whether the answer holds them or not', () => {
   fc.assert(

@@ -136,12 +136,7 @@ function drawAllOptions(
 }
 
 /** The same with nothing chosen, kept for when these very counts, which are kept too, come again. */
-export function drawKeptOptions(
-  facet: TermFacet,
-  column: TermColumn,
-  shownOf: ShownTerms,
-  counts: Uint32Array,
-): Drawn {
+export function drawKeptOptions(facet: TermFacet, column: TermColumn, shownOf: ShownTerms, counts: Uint32Array): Drawn {
   let drawn = shownOf.drawn.get(counts);
   if (!drawn) {
     drawn = drawOptions(facet, column, shownOf, countsAt(counts, 0, counts.length, null), []);

@@ -24,10 +24,7 @@ export function labelPlaces(terms: readonly { slug: string }[], labels: readonly
 }
 
 /** `labelPlaces` step by step. */
-export function* placingLabels(
-  terms: readonly { slug: string }[],
-  labels: readonly string[],
-): Steps<Uint32Array> {
+export function* placingLabels(terms: readonly { slug: string }[], labels: readonly string[]): Steps<Uint32Array> {
   const pieces: (readonly string[])[] = new Array<readonly string[]>(labels.length);
   yield* inParts(labels.length, foldedInAStep, (from, to) => {
     for (let t = from; t < to; t++) pieces[t] = piecesOf(fold(labels[t]!));

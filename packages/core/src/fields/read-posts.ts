@@ -2,15 +2,7 @@ import { fieldWithRole, type Collection, type Field, type Post, type Term, type 
 import { cleanValue } from '../text/clean-text.js';
 import { own } from '../text/own.js';
 import { safeAddress } from '../text/safe-address.js';
-import {
-  cellText,
-  cellTexts,
-  isEmpty,
-  readBoolean,
-  readNumber,
-  type RawRecord,
-  type Records,
-} from './cell.js';
+import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord, type Records } from './cell.js';
 import { DayOrder, readDay, readMoment, type DayFirst } from './dates.js';
 import { lostCharacters, maxFindings, nearTwins, unreadableValues, type Finding } from './findings.js';
 import { Taxonomy } from './taxonomy.js';

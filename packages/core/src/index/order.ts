@@ -77,11 +77,7 @@ export function orderByKeys(keys: Float64Array, base: Uint32Array, direction: 'a
 }
 
 /** `orderByKeys` step by step. */
-export function* orderingByKeys(
-  keys: Float64Array,
-  base: Uint32Array,
-  direction: 'asc' | 'desc',
-): Steps<Uint32Array> {
+export function* orderingByKeys(keys: Float64Array, base: Uint32Array, direction: 'asc' | 'desc'): Steps<Uint32Array> {
   let filled = 0;
   let [low, high, whole] = [Infinity, -Infinity, true];
   for (let p = 0; p < keys.length; p++) {

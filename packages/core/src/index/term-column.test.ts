@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { Arena } from '../kernel/arena.js';
 import type { Term } from '../model/post.js';
-import { termList } from '../store/term-list.js';
+import { field } from '../../test/arbitrary.js';
+import { termList, termListOf } from '../store/term-list.js';
 import { narrowTerms } from '../store/values.js';
 import { buildTermColumn, postsUnder } from './term-column.js';
 
@@ -48,4 +49,13 @@ test('a post stands once under each term it carries and each above it', () => {
     }),
     { numRuns: 400 },
   );
+});
+
+test('a term may have more children than a call can have arguments', () => {
+  const children = Array.from({ length: 200_000 }, (_, i) => ({ slug: `c${i}`, label: `Child ${i}`, parent: 'top' }));
+  const list = termListOf(field('tree', 'terms', { tree: true }), [
+    { slug: 'top', label: 'Top', parent: null },
+    ...children,
+  ]);
+  expect([list!.terms.length, list!.terms[0]!.slug, list!.terms[200_000]!.slug]).toEqual([200_001, 'top', 'c199999']);
 });

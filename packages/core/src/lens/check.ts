@@ -74,7 +74,6 @@ function facetProblems(
   });
 }
 
-
 function nameClashes(lens: Lens): ShapeProblem[] {
   const problems: ShapeProblem[] = [];
   const taken = new Map<string, string>();

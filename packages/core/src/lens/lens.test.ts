@@ -1,12 +1,16 @@
+import fc from 'fast-check';
 import { field, lensOf } from '../../test/arbitrary.js';
-import { describeFields } from '../fields/describe.js';
+import { describeFields, type FieldDescription } from '../fields/describe.js';
 import { discoverFields } from '../fields/discover.js';
 import { readPosts } from '../fields/read-posts.js';
 import { buildIndex } from '../index/build.js';
 import { lensSchema, readLens } from '../model/lens.js';
+import { plainField } from '../model/post.js';
+import { humanise } from '../text/slug.js';
 import { cardParts } from './card.js';
 import { checkLens } from './check.js';
 import { matchEffects } from './effects.js';
+import { isLanguage, withKnownLocale } from './locale.js';
 import { proposeLens } from './propose.js';
 
 const fields = [field('habitat', 'terms'), field('open', 'boolean'), field('title', 'text', { role: 'title' })];
@@ -98,4 +102,57 @@ test('any and all are known in numbers before they are set', () => {
     page: 1,
   });
   expect(effects).toEqual({ h: { any: 3, all: 1 } });
+});
+
+test('a proposal passes its own check, whatever the fields are called', () => {
+  const piece = fc.constantFrom(
+    'a',
+    'Z',
+    'é',
+    'ー',
+    'ʰ',
+    'ǅ',
+    '🦆',
+    ' ',
+    '_',
+    '-',
+    '.',
+    '҉',
+    '9',
+    'constructor',
+    'sort',
+    'page',
+    '\u0301',
+  );
+  const name = fc.array(piece, { minLength: 1, maxLength: 60 }).map((pieces) => pieces.join('').slice(0, 110));
+  const type = fc.constantFrom('terms', 'boolean', 'date', 'number', 'text');
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.record({ key: name, type }), { selector: ({ key }) => key, maxLength: 12 }),
+      (named) => {
+        const fields = named.map(({ key, type }) => ({
+          ...plainField(key, humanise(key)),
+          type,
+          filled: 9,
+          distinct: 3,
+          samples: [],
+          spread: null,
+        })) as FieldDescription[];
+        const read = readLens(proposeLens(fields));
+        expect(read.ok ? checkLens(read.value, fields) : read.problems).toEqual([]);
+      },
+    ),
+    { numRuns: 500 },
+  );
+});
+
+test('languages and zones are those that can be drawn by', () => {
+  for (const tag of ['en', 'de-AT', 'zh-Hant', 'ar']) expect(isLanguage(tag)).toBe(true);
+  for (const tag of ['zz-1', 'en-', '', 'de_AT']) expect(isLanguage(tag)).toBe(false);
+  const lens = lensOf({});
+  expect(withKnownLocale(lens)).toBe(lens);
+  expect(withKnownLocale({ ...lens, language: 'zz-1', zone: 'Mars/Base' })).toMatchObject({
+    language: 'en',
+    zone: 'UTC',
+  });
 });

@@ -26,8 +26,11 @@ export class FacetKeys {
   /** A key much like a name, whatever that is. */
   make(name: string): string {
     // a letter that stands on others, or a title-case one, is fine in a label but not in an address
-    const plain = name.normalize('NFKC').toLowerCase().replace(/[^\p{Ll}\p{Lo}\p{M}\p{N}]+/gu, ' ');
-    const bare = plain.trim().replace(/^\p{M}+/u, '') || 'facet';
+    const plain = name
+      .normalize('NFKC')
+      .toLowerCase()
+      .replace(/[^\p{Ll}\p{Lo}\p{M}\p{N}]+/gu, ' ');
+    const bare = plain.replace(/^[^\p{Ll}\p{Lo}\p{N}]+/u, '').trim() || 'facet';
     for (;;) {
       const key = this.#slugs.make(bare, maxAddressName);
       if (!isInherited(key)) return key;

@@ -15,6 +15,7 @@ export const englishTexts = {
   remove: 'Remove {facet}: {value}',
   more: 'Show {n} more',
   fewer: 'Show fewer',
+  moreTerms: '{n} more, found by typing',
   all: 'All',
   yes: 'Yes',
   no: 'No',

@@ -76,14 +76,18 @@ test('the nearest words are those that comparing with every word finds', () => {
   const letter = fc.constantFrom('a', 'b', 'c', 'é', '𐌰', '𐌱');
   const word = fc.array(letter, { minLength: 1, maxLength: 10 }).map((letters) => letters.join(''));
   fc.assert(
-    fc.property(fc.uniqueArray(word, { maxLength: 40 }), fc.array(letter, { minLength: 3, maxLength: 10 }), (words, asked) => {
-      const vocabulary = words.sort(byCodeUnits);
-      const allowed = asked.length >= 8 ? 2 : asked.length >= 4 ? 1 : -1;
-      const distances = vocabulary.map((other) => editDistance(asked, [...other], 2));
-      const least = Math.min(allowed, ...distances);
-      const nearest = [...distances.keys()].filter((w) => distances[w] === least && least <= allowed);
-      expect(respell(asked.join(''), vocabulary)).toEqual(allowed < 0 ? [] : nearest);
-    }),
+    fc.property(
+      fc.uniqueArray(word, { maxLength: 40 }),
+      fc.array(letter, { minLength: 3, maxLength: 10 }),
+      (words, asked) => {
+        const vocabulary = words.sort(byCodeUnits);
+        const allowed = asked.length >= 8 ? 2 : asked.length >= 4 ? 1 : -1;
+        const distances = vocabulary.map((other) => editDistance(asked, [...other], 2));
+        const least = Math.min(allowed, ...distances);
+        const nearest = [...distances.keys()].filter((w) => distances[w] === least && least <= allowed);
+        expect(respell(asked.join(''), vocabulary)).toEqual(allowed < 0 ? [] : nearest);
+      },
+    ),
     { numRuns: 1000 },
   );
 });

@@ -29,7 +29,10 @@ export function slugify(text: string): string {
 
 /** A slug of at most so many UTF-16 units, with no hyphen and no half of a letter at its end. */
 function cutSlug(slug: string, longest: number): string {
-  return slug.slice(0, longest).replace(/[\ud800-\udbff]$/, '').replace(/-+$/, '');
+  return slug
+    .slice(0, longest)
+    .replace(/[\ud800-\udbff]$/, '')
+    .replace(/-+$/, '');
 }
 
 /** Gives slugs that are unique among those it gave before: `mudflat`, `mudflat-2`, … */

@@ -1,10 +1,13 @@
-import type { Answer, Settings } from '@ivy/core';
+import type { Answer, FoundTerms, Settings } from '@ivy/core';
 import { HttpAsker, type Asker, type Reply } from './asker.js';
 import { choicesOf, withForeign, writeChoices, type Choices } from './choices.js';
 import { isMarksChange, keepFolds, keepMarks, readFolds, readMarks } from './kept.js';
 import { PreviewAsker, tellWent, type PageState } from './preview.js';
 
 export type Status = 'loading' | 'ready' | 'failed';
+
+/** Milliseconds after a letter in which the next is waited for. */
+const typingPause = 150;
 
 /** Answers kept so that going back draws at once. */
 const answersKept = 20;
@@ -29,6 +32,8 @@ export class Listing {
   readonly branches = new Map<string, boolean>();
   /** What stands in the find boxes of long lists. */
   readonly finds = new Map<string, string>();
+  /** Terms the server found for what stands there, of facets with more terms than an answer holds. */
+  readonly found = new Map<string, FoundTerms>();
   /** Lists of several that are open, and the option the keyboard is on. */
   readonly combos = new Map<string, number>();
   /** Ids of the posts a visitor marked: the same for all lenses of a source. */
@@ -46,6 +51,7 @@ export class Listing {
   readonly #asker: Asker;
   readonly #preview: boolean;
   #running: AbortController | undefined;
+  readonly #finding = new Map<string, AbortController>();
   /** Counting what is picked but not applied: apart from `#running`, so that neither takes the other's answer away. */
   #counting: AbortController | undefined;
   /** Whether choices were picked that the button has not applied yet. */
@@ -69,6 +75,7 @@ export class Listing {
     this.folds = preview ? new Map<string, boolean>() : readFolds(name);
     if (preview) {
       this.#asker = new PreviewAsker(
+        name,
         (address) => void this.#go(address),
         (state) => void this.#show(state),
       );
@@ -158,6 +165,34 @@ export class Listing {
     if (facet && this.choices.facets[facet.key]?.length) {
       void this.choose({ ...this.choices, page: 1, facets: { ...this.choices.facets, [facet.key]: [...this.marks] } });
     } else this.redraw();
+  }
+
+  /** Finds terms of a facet by a part of their labels. */
+  find(key: string, text: string): void {
+    this.finds.set(key, text);
+    if (text.trim() === '') this.found.delete(key);
+    else void this.#lookFor(key);
+    this.redraw();
+  }
+
+  /** Asks for terms that the answer does not hold, once nothing more is typed for a moment. */
+  async #lookFor(key: string): Promise<void> {
+    this.#finding.get(key)?.abort();
+    const facet = this.drawn?.facets.find((one) => one.key === key);
+    if (!facet || !('more' in facet)) return;
+    const running = new AbortController();
+    this.#finding.set(key, running);
+    await new Promise((done) => setTimeout(done, typingPause));
+    const text = this.finds.get(key)?.trim() ?? '';
+    if (running.signal.aborted || text === '' || !this.settings) return;
+    try {
+      const found = await this.#asker.find(key, text, writeChoices(this.choices, this.settings), running.signal);
+      if (running.signal.aborted) return;
+      this.found.set(key, found);
+      this.redraw();
+    } catch {
+      // what the answer holds is still looked through
+    }
   }
 
   isFolded(key: string): boolean {
@@ -265,6 +300,8 @@ export class Listing {
       this.choices = choicesOf(answer, settings);
     }
     this.status = 'ready';
+    // counts of what was found were those of the answer before
+    for (const [key, text] of this.finds) if (text.trim() !== '') void this.#lookFor(key);
   }
 
   #remember(address: string, reply: Reply): void {

@@ -1,4 +1,5 @@
-import type { Asker, Reply } from './asker.js';
+import type { FoundTerms } from '@ivy/core';
+import { fetchJson, urlOfTerms, type Asker, type Reply } from './asker.js';
 
 /** What a preview says to the Bench around it. */
 export type FromPreview =
@@ -21,7 +22,11 @@ export class PreviewAsker implements Asker {
   readonly #waiting = new Map<number, { done: (reply: Reply) => void; fail: (error: Error) => void }>();
   #next = 1;
 
-  constructor(onGo: (address: string) => void, onShow: (state: PageState) => void) {
+  constructor(
+    private readonly name: string,
+    onGo: (address: string) => void,
+    onShow: (state: PageState) => void,
+  ) {
     addEventListener('message', (event: MessageEvent<ToPreview>) => {
       if (event.source !== parent || event.origin !== location.origin) return;
       const message = event.data;
@@ -39,6 +44,12 @@ export class PreviewAsker implements Asker {
       signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
       say({ ivy: 'ask', id, address });
     }).finally(() => this.#waiting.delete(id));
+  }
+
+  /** Of the draft as it was last saved: the Bench saves as one goes. */
+  find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {
+    const base = `${location.origin}/api/v1/lenses/${encodeURIComponent(this.name)}/draft`;
+    return fetchJson(urlOfTerms(base, facet, text, address), signal) as Promise<FoundTerms>;
   }
 }
 

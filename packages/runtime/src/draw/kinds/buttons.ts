@@ -1,19 +1,26 @@
 import type { FacetSettings, Option } from '@ivy/core';
-import { html, type TemplateResult } from 'lit';
+import { html, nothing, type TemplateResult } from 'lit';
 import { repeat } from 'lit/directives/repeat.js';
 import { toggle } from '../../listing/choices.js';
 import type { Listing } from '../../listing/listing.js';
+import { drawFind, drawMoreTerms, foundOptions, moreOf } from '../find.js';
 import { drawCount, isChosen, isMuted, type Listed } from '../option-parts.js';
+
+/** Buttons drawn of a facet with thousands of terms. */
+const mostPressed = 60;
 
 /** Pills to press, or plain links to the address each leads to. */
 export function drawButtons(listing: Listing, facet: Listed, settings: FacetSettings): TemplateResult {
-  return html`<div class="ivy-buttons" data-as=${settings.as ?? 'pills'} data-row=${settings.row ?? 'wrap'}>
-    ${repeat(
-      facet.options,
-      (option) => option.value,
-      (option) => (settings.as === 'links' ? drawLink : drawPill)(listing, facet, settings, option),
-    )}
-  </div>`;
+  const isMany = moreOf(facet) > 0;
+  return html`${isMany ? drawFind(listing, facet, settings) : nothing}
+    <div class="ivy-buttons" data-as=${settings.as ?? 'pills'} data-row=${settings.row ?? 'wrap'}>
+      ${repeat(
+        isMany ? foundOptions(listing, facet).slice(0, mostPressed) : facet.options,
+        (option) => option.value,
+        (option) => (settings.as === 'links' ? drawLink : drawPill)(listing, facet, settings, option),
+      )}
+    </div>
+    ${drawMoreTerms(listing, facet)}`;
 }
 
 function drawPill(listing: Listing, facet: Listed, settings: FacetSettings, option: Option): TemplateResult {

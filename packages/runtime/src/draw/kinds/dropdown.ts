@@ -1,15 +1,18 @@
-import { fill, fold, type FacetSettings, type Option } from '@ivy/core';
+import { fill, type FacetSettings, type Option } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
 import { repeat } from 'lit/directives/repeat.js';
 import { choose, toggle } from '../../listing/choices.js';
 import type { Listing } from '../../listing/listing.js';
 import { drawCount, figure, isChosen, isMuted, partId, type Listed } from '../option-parts.js';
-import { found } from './ticks.js';
+import { drawMoreTerms, foundOptions, moreOf } from '../find.js';
 
 /** The browser's own list for one, a box to type in for several. */
 export function drawDropdown(listing: Listing, facet: Listed, settings: FacetSettings): TemplateResult {
-  return settings.single ? drawSelect(listing, facet, settings) : drawCombobox(listing, facet, settings);
+  // a list of the browser's own can't hold terms that are yet to be found
+  return settings.single && moreOf(facet) === 0
+    ? drawSelect(listing, facet, settings)
+    : drawCombobox(listing, facet, settings);
 }
 
 function drawSelect(listing: Listing, facet: Listed, settings: FacetSettings): TemplateResult {
@@ -35,7 +38,7 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
   const text = listing.finds.get(facet.key) ?? '';
   const at = listing.combos.get(facet.key);
   const isOpen = at !== undefined;
-  const options = text.trim() === '' ? facet.options : found(facet.options, fold(text.trim()));
+  const options = foundOptions(listing, facet);
   const active = isOpen ? options[Math.min(at, options.length - 1)] : undefined;
   const chosen = facet.options.filter((option) => isChosen(listing, facet, option));
 
@@ -46,9 +49,10 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
   const close = () => {
     listing.combos.delete(facet.key);
     listing.finds.delete(facet.key);
+    listing.found.delete(facet.key);
     listing.redraw();
   };
-  const pick = (option: Option) => void listing.pick(toggle(listing.choices, facet, option.value, false));
+  const pick = (option: Option) => void listing.pick(toggle(listing.choices, facet, option.value, settings.single));
   const press = (event: KeyboardEvent) => {
     const last = chosen[chosen.length - 1];
     if (event.key === 'ArrowDown') open(isOpen ? at + 1 : 0);
@@ -100,7 +104,7 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
       placeholder=${texts.choose}
       .value=${live(text)}
       @input=${(event: Event) => {
-        listing.finds.set(facet.key, (event.target as HTMLInputElement).value);
+        listing.find(facet.key, (event.target as HTMLInputElement).value);
         open(0);
       }}
       @click=${() => (isOpen ? undefined : open(0))}
@@ -139,6 +143,7 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
       }
     </ul>
     <p class="ivy-find-none" role="status">${isOpen && options.length === 0 ? texts.findNone : nothing}</p>
+    ${drawMoreTerms(listing, facet)}
   </div>`;
 }
 

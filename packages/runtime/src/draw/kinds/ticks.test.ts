@@ -1,5 +1,5 @@
 import type { Option } from '@ivy/core';
-import { found } from './ticks.js';
+import { found } from '../find.js';
 
 const option = (value: string, label: string, parent: string | null = null): Option => {
   return { value, label, count: 1, selected: false, partly: false, parent, depth: parent === null ? 0 : 1 };

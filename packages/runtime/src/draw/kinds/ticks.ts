@@ -1,9 +1,10 @@
-import { fill, fold, type FacetSettings, type Option } from '@ivy/core';
+import { fill, type FacetSettings, type Option } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
 import { repeat } from 'lit/directives/repeat.js';
 import { toggle } from '../../listing/choices.js';
 import type { Listing } from '../../listing/listing.js';
+import { drawFind, drawMoreTerms, foundOptions } from '../find.js';
 import { drawCount, isChosen, isMuted, partId, type Listed } from '../option-parts.js';
 
 /** Options shown of a long list before a visitor asks for more. */
@@ -12,19 +13,16 @@ const shortList = 8;
 const findFrom = 13;
 /** A tree of so few starts with all branches open. */
 const smallTree = 12;
-/** Options drawn at most of what was found: more would only be scrolled past. */
-const mostFound = 100;
-
 /** Ticks or one-of marks, in a list or a tree. */
 export function drawTicks(listing: Listing, facet: Listed, settings: FacetSettings): TemplateResult {
-  const find = fold((listing.finds.get(facet.key) ?? '').trim());
+  const find = (listing.finds.get(facet.key) ?? '').trim();
   const flat = facet.options.every((option) => option.depth === 0);
   const isTree = facet.kind === 'tree' && !flat;
   const isLong = flat && facet.options.length > shortList + 2;
   const all = listing.open.has(facet.key);
   const options =
     find !== ''
-      ? found(facet.options, find)
+      ? foundOptions(listing, facet)
       : isTree
         ? inOpenBranches(listing, facet)
         : isLong && !all
@@ -42,22 +40,8 @@ export function drawTicks(listing: Listing, facet: Listed, settings: FacetSettin
     <p class="ivy-find-none" role="status">
       ${find !== '' && options.length === 0 ? listing.settings!.texts.findNone : nothing}
     </p>
+    ${drawMoreTerms(listing, facet)}
     ${isLong && find === '' ? drawMore(listing, facet, facet.options.length - options.length) : nothing}`;
-}
-
-/** Options whose label has what is typed, each with those above it, so that one sees where it stands. */
-export function found(options: readonly Option[], text: string): Option[] {
-  const byValue = new Map(options.map((option) => [option.value, option]));
-  const shown = new Set<string>();
-  let count = 0;
-  for (const option of options) {
-    if (!fold(option.label).includes(text)) continue;
-    if (count++ >= mostFound) break;
-    for (let at: Option | undefined = option; at; at = at.parent === null ? undefined : byValue.get(at.parent)) {
-      shown.add(at.value);
-    }
-  }
-  return options.filter((option) => shown.has(option.value));
 }
 
 /** Options of a tree whose branches are all open. A branch with something chosen in it is open on arrival. */
@@ -72,28 +56,6 @@ function inOpenBranches(listing: Listing, facet: Listed): Option[] {
 
 function isOpen(listing: Listing, facet: Listed, option: Option): boolean {
   return listing.branches.get(`${facet.key} ${option.value}`) ?? (option.partly || facet.options.length <= smallTree);
-}
-
-function drawFind(listing: Listing, facet: Listed, settings: FacetSettings): TemplateResult {
-  const label = fill(listing.settings!.texts.find, { facet: settings.label });
-  const set = (text: string) => {
-    listing.finds.set(facet.key, text);
-    listing.redraw();
-  };
-  return html`<input
-    type="search"
-    class="ivy-input ivy-find"
-    autocomplete="off"
-    spellcheck="false"
-    placeholder=${label}
-    aria-label=${label}
-    .value=${live(listing.finds.get(facet.key) ?? '')}
-    @input=${(event: Event) => set((event.target as HTMLInputElement).value)}
-    @keydown=${(event: KeyboardEvent) => {
-      if (event.key === 'Enter') event.preventDefault();
-      if (event.key === 'Escape') set('');
-    }}
-  />`;
 }
 
 function drawMore(listing: Listing, facet: Listed, rest: number): TemplateResult {
