@@ -185,7 +185,7 @@ async function measureSql(collection, index, few) {
   } finally {
     await client.query('DROP TABLE p');
     await client.end();
-    postgres.stop();
+    await postgres.stop();
   }
 }
 

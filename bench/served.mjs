@@ -22,7 +22,7 @@ export async function withServed(collection, config, work) {
     return await withServer(databaseUrl, port, () => work(port));
   } finally {
     await onDatabase(postgres.url, `DROP DATABASE ${name} WITH (FORCE)`);
-    postgres.stop();
+    await postgres.stop();
   }
 }
 

@@ -28,6 +28,8 @@ export function serveDemo({ host, port, studio }) {
       return;
     }
     response.setHeader('content-type', types[extname(file)] ?? 'application/octet-stream');
+    response.setHeader('content-security-policy', policyFor(studio));
+    response.setHeader('x-content-type-options', 'nosniff');
     if (extname(file) === '.html') response.end(readFileSync(file, 'utf8').replaceAll('http://127.0.0.1:4800', studio));
     else {
       response.setHeader('cache-control', 'public, max-age=3600');
@@ -38,6 +40,22 @@ export function serveDemo({ host, port, studio }) {
     server.once('error', fail);
     server.listen(port, host, () => done(server));
   });
+}
+
+/** What pages of the site may do: their own files, and the one script with what it asks for. */
+function policyFor(studio) {
+  return [
+    "default-src 'self'",
+    `script-src 'self' ${studio}`,
+    `connect-src 'self' ${studio}`,
+    "img-src 'self' data:",
+    // the script brings its style sheet along
+    "style-src 'self' 'unsafe-inline'",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'self'",
+  ].join('; ');
 }
 
 function fileOf(folder, url) {

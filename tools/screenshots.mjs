@@ -15,5 +15,5 @@ const { status } = spawnSync(jest, ['--selectProjects', 'browser', '--runInBand'
   env,
   stdio: 'inherit',
 });
-postgres.stop();
+await postgres.stop();
 process.exitCode = status ?? 1;

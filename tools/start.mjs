@@ -8,9 +8,12 @@ import { checkNode, installPackages } from './packages.mjs';
 import { startPostgres } from './postgres.mjs';
 import { root } from './root.mjs';
 
-const host = process.env.HOST ?? '127.0.0.1';
+const host = process.env.HOST || '127.0.0.1';
 const port = Number(process.env.PORT ?? 4800);
-const site = `http://${host}:${port + 1}`;
+/** The address to listen on as a name one can go to: “any address” is none. */
+const name = ['0.0.0.0', '::'].includes(host) ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
+const studio = process.env.PUBLIC_URL?.replace(/\/+$/, '') || `http://${name}:${port}`;
+const site = `http://${name}:${port + 1}`;
 const withDemo = process.env.IVY_DEMO !== '0';
 const say = (words) => console.log(`· ${words}`);
 
@@ -22,6 +25,7 @@ let stopping = false;
 
 process.on('SIGINT', () => void stop(0));
 process.on('SIGTERM', () => void stop(0));
+process.on('SIGHUP', () => void stop(0));
 
 try {
   checkNode();
@@ -36,8 +40,9 @@ try {
   starting.catch(() => {});
   await build(say);
   if (!stopping) server = loadServer();
-  const { url } = await starting;
-  if (!stopping) await startServer(url);
+  const postgres = await starting;
+  if (!stopping) await startServer(postgres.url);
+  if (!stopping) postgres.keepUp((words) => console.error(`· ${words}`));
 } catch (error) {
   console.error(error.message);
   await stop(1);
@@ -61,8 +66,8 @@ async function startServer(databaseUrl) {
   const ready = new Promise((done) => server.once('message', done));
   server.send({ databaseUrl });
   await ready;
-  if (withDemo) demo = await serveDemo({ host, port: port + 1, studio: `http://${host}:${port}` });
-  console.log(`Studio     http://${host}:${port}`);
+  if (withDemo) demo = await serveDemo({ host, port: port + 1, studio });
+  console.log(`Studio     http://${name}:${port}`);
   if (withDemo) console.log(`Demo site  ${site}`);
   console.log('Stop       Ctrl-C');
 }
@@ -93,7 +98,7 @@ async function stop(code) {
   try {
     // whatever else failed, a database that was started is stopped again
     const postgres = await starting;
-    postgres?.stop();
+    await postgres?.stop();
   } catch {
     // it never started, which was said already
   }

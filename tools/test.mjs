@@ -34,7 +34,7 @@ try {
   results.failed++;
 } finally {
   try {
-    postgres?.stop();
+    await postgres?.stop();
   } catch (error) {
     console.error(error.message);
     results.failed++;

@@ -1,6 +1,8 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { databaseOptions } from './database/database.js';
+import { doorsToken, type Doors } from './doors/doors.js';
+import { AboutController } from './health/about.controller.js';
 import { HealthController } from './health/health.controller.js';
 import { HostedController } from './hosted/hosted.controller.js';
 import { SharedModule } from './shared/shared.module.js';
@@ -10,7 +12,7 @@ import { SourcesModule } from './sources/sources.module.js';
 
 @Module({})
 export class AppModule {
-  static with(databaseUrl: string): DynamicModule {
+  static with(databaseUrl: string, doors: Doors): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -19,7 +21,8 @@ export class AppModule {
         SourcesModule,
         LensesModule,
       ],
-      controllers: [HealthController, PagesController, HostedController],
+      controllers: [HealthController, AboutController, PagesController, HostedController],
+      providers: [{ provide: doorsToken, useValue: doors }],
     };
   }
 }

@@ -44,7 +44,7 @@ export async function createApp({
     frameworkErrors: (error: unknown, _request: FastifyRequest, reply: FastifyReply) =>
       writeProblem(reply, asProblem(error)),
   });
-  const app = await NestFactory.create<NestFastifyApplication>(AppModule.with(databaseUrl), adapter, {
+  const app = await NestFactory.create<NestFastifyApplication>(AppModule.with(databaseUrl, doors), adapter, {
     logger: logs ? ['error', 'warn'] : false,
     abortOnError: false,
     bodyParser: false,

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { createApp } from './app.js';
 import { loadDemo } from './demo/load-demo.js';
-import { isLoopback, nameOfHost, readDoors } from './doors/doors.js';
+import { isLoopback, nameOfHost, readDoors, type Doors } from './doors/doors.js';
 
 const { PORT = '4800', HOST = '127.0.0.1', DATABASE_URL, IVY_DEMO, IVY_DEMO_SITE } = process.env;
 
@@ -16,6 +16,7 @@ const openWarning =
 const shutWarning =
   'The studio and its API are shut, since others can reach this server and there are no accounts yet. Released lenses are served. IVY_OPEN=1 opens everything to everybody.';
 
+const doors = doorsOrEnd();
 const databaseUrl = DATABASE_URL ?? (await databaseFromStart());
 if (!databaseUrl) {
   console.error('DATABASE_URL is not set. Start with npm start, which brings PostgreSQL along.');
@@ -23,7 +24,6 @@ if (!databaseUrl) {
 }
 
 try {
-  const doors = readDoors(process.env);
   const app = await createApp({ databaseUrl, doors });
   if (!isLoopback(doors.host)) console.warn(doors.isOpen ? openWarning : shutWarning);
   if (IVY_DEMO !== '0') await loadDemo(app, IVY_DEMO_SITE ?? `http://${nameOfHost(HOST)}:${Number(PORT) + 1}`);
@@ -33,6 +33,15 @@ try {
   const busy = (error as { code?: string }).code === 'EADDRINUSE';
   console.error(busy ? `Port ${PORT} is in use. Stop what uses it, or set PORT to another.` : error);
   process.exit(1);
+}
+
+function doorsOrEnd(): Doors {
+  try {
+    return readDoors(process.env);
+  } catch (error) {
+    console.error((error as Error).message);
+    return process.exit(1);
+  }
 }
 
 /** `npm start` loads this program while PostgreSQL comes up, and says where it is when it is there. */

@@ -10,6 +10,9 @@ export interface Doors {
   isOpen: boolean;
 }
 
+/** What the doors are injected by. */
+export const doorsToken = Symbol('doors');
+
 /** Reads `HOST`, `PUBLIC_URL`, `ALLOWED_HOSTS` and `IVY_OPEN`. */
 export function readDoors(env: Readonly<Record<string, string | undefined>>): Doors {
   const { HOST, PUBLIC_URL, ALLOWED_HOSTS, IVY_OPEN } = env;

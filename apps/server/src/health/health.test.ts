@@ -20,6 +20,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
   const { body } = await server.ask('GET', '/api/v1/openapi.json');
   expect(body.openapi).toMatch(/^3\./);
   expect(Object.keys(body.paths as object).sort()).toEqual([
+    '/api/v1/about',
     '/api/v1/health',
     '/api/v1/jobs/{id}',
     '/api/v1/jobs/{id}/events',

@@ -52,3 +52,22 @@ export interface ReleaseView {
   createdAt: string;
   config: Lens;
 }
+
+export interface JobView {
+  id: string;
+  state: 'running' | 'done' | 'failed' | 'cancelled';
+  /** How many others come before it. */
+  waits: number;
+  done: number;
+  /** 0 while it is not known. */
+  total: number;
+  rate: number;
+  result?: unknown;
+  problem?: { status: number; code: string; detail: string };
+}
+
+export interface AboutView {
+  version: string;
+  /** Origin that pages elsewhere reach the server by. */
+  publicUrl: string | null;
+}

@@ -1,4 +1,6 @@
 import { Check, Copy } from 'lucide-react';
+import useSWR from 'swr';
+import type { AboutView } from '../api/types.js';
 import { useCopy } from '../shared/use-copy.js';
 
 /** The lines that put a lens on a page. */
@@ -8,7 +10,9 @@ export function snippetFor(slug: string, origin: string): string {
 
 export function Snippet({ slug }: { slug: string }) {
   const { copied, copy } = useCopy();
-  const snippet = snippetFor(slug, location.origin);
+  // pages elsewhere may reach the server by another name than the studio does
+  const { data: about } = useSWR<AboutView>('/about');
+  const snippet = snippetFor(slug, about?.publicUrl ?? location.origin);
   return (
     <section className="section">
       <h2 className="serif text-[16.5px] font-semibold">Snippet</h2>

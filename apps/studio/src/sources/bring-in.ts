@@ -1,9 +1,56 @@
-import { ask } from '../api/api.js';
-import type { SourceView } from '../api/types.js';
+import { ApiProblem, ask, send } from '../api/api.js';
+import type { JobView, SourceView } from '../api/types.js';
 
-/** Brings a file in as a new source. */
-export function bringIn(file: File, signal: AbortSignal): Promise<SourceView> {
+/** How far a file is: on its way, in line behind others, or being read. */
+export type IntakeStage =
+  { at: 'sending' } | { at: 'waiting'; before: number } | { at: 'reading'; done: number; total: number; rate: number };
+
+/** Milliseconds between questions about how far it is. */
+const askEvery = 300;
+
+/**
+ * Brings a file in as a new source.
+ * @param signal  gives it up wherever it is; nothing of it is kept then
+ * @param told    told how far it is, whenever that changes
+ * @throws ApiProblem with what is wrong about the file, Unreachable, or the AbortError of `signal`
+ */
+export async function bringIn(
+  file: File,
+  signal: AbortSignal,
+  told: (stage: IntakeStage) => void = () => {},
+): Promise<SourceView> {
   const body = new FormData();
   body.append('file', file);
-  return ask<SourceView>('/sources', { method: 'POST', body, signal });
+  told({ at: 'sending' });
+  const headers = { prefer: 'respond-async' };
+  const { id } = await ask<JobView>('/sources', { method: 'POST', body, headers, signal });
+  for (;;) {
+    if (signal.aborted) {
+      // one that is over already stays: whoever cancels too late sees it in the list
+      await send('DELETE', `/jobs/${id}`, undefined).catch(() => {});
+      throw new DOMException('It was cancelled.', 'AbortError');
+    }
+    const job = await ask<JobView>(`/jobs/${id}`);
+    if (job.state === 'done') return job.result as SourceView;
+    if (job.state === 'failed') throw problemOf(job);
+    if (job.state === 'cancelled') throw new DOMException('It was cancelled.', 'AbortError');
+    if (job.waits > 0) told({ at: 'waiting', before: job.waits });
+    else told({ at: 'reading', done: job.done, total: job.total, rate: job.rate });
+    await pause(askEvery, signal);
+  }
+}
+
+function problemOf({ problem }: JobView): ApiProblem {
+  return new ApiProblem(problem?.status ?? 500, problem?.code ?? 'unknown', problem?.detail ?? 'It could not be read.');
+}
+
+/** Waits, but not once it is given up. */
+function pause(ms: number, signal: AbortSignal): Promise<void> {
+  return new Promise((done) => {
+    const timer = setTimeout(done, ms);
+    signal.addEventListener('abort', () => {
+      clearTimeout(timer);
+      done();
+    });
+  });
 }

@@ -2,11 +2,12 @@ import { FileText } from 'lucide-react';
 import { useRef, useState, type DragEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { mutate } from 'swr';
-import { bringIn } from './bring-in.js';
+import { bringIn, type IntakeStage } from './bring-in.js';
+import { IntakeProgress } from './intake-progress.js';
 
 type State =
   | { at: 'rest' }
-  | { at: 'reading'; file: string; stop: AbortController }
+  | { at: 'reading'; file: string; stage: IntakeStage; stop: AbortController }
   | { at: 'failed'; file: string; words: string };
 
 /** Where a file is dropped, or chosen, to become a source. */
@@ -19,9 +20,9 @@ export function DropZone() {
   const take = async (file: File | undefined) => {
     if (!file) return;
     const stop = new AbortController();
-    setState({ at: 'reading', file: file.name, stop });
+    const told = (stage: IntakeStage) => setState({ at: 'reading', file: file.name, stage, stop });
     try {
-      const source = await bringIn(file, stop.signal);
+      const source = await bringIn(file, stop.signal, told);
       await mutate('/sources');
       await navigate(`/sources/${source.slug}`);
     } catch (error) {
@@ -49,7 +50,7 @@ export function DropZone() {
         <FileText size={30} strokeWidth={1.4} className="shrink-0 text-ivy" />
         <div className="min-w-0 flex-1" aria-live="polite">
           {state.at === 'reading' ? (
-            <p className="remark text-[16px]">Reading {state.file}…</p>
+            <IntakeProgress file={state.file} stage={state.stage} />
           ) : (
             <p className="serif text-[17px] font-semibold">Drop a file of posts here</p>
           )}
@@ -57,7 +58,7 @@ export function DropZone() {
             <p className="mt-0.5 text-bad" role="alert">
               <b className="font-semibold">{state.file}:</b> {state.words} Nothing was changed.
             </p>
-          ) : (
+          ) : state.at === 'reading' ? null : (
             <p className="mt-0.5 text-ink-2">
               CSV or JSON. Every field is read as it really is, and nothing is kept of a file that can’t be read.
             </p>

@@ -1,4 +1,4 @@
-import type { FieldDescription, Finding } from '@ivy/core';
+import { safeAddress, type FieldDescription, type Finding } from '@ivy/core';
 import { TriangleAlert } from 'lucide-react';
 import useSWR from 'swr';
 import type { SourceView, TermView } from '../api/types.js';
@@ -163,7 +163,7 @@ function Pictures({ source, field }: { source: SourceView; field: FieldDescripti
       {field.samples.slice(0, 4).map((sample) => (
         <img
           key={sample}
-          src={absolute(sample, source.site)}
+          src={absolute(safeAddress(sample) ?? '', source.site)}
           alt=""
           loading="lazy"
           className="aspect-[16/10] w-full rounded-[2px] bg-sunk object-cover"
