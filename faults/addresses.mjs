@@ -32,8 +32,8 @@ export function largeCollection(size) {
   return { ...collection, fields: [...baseFields, summary] };
 }
 
-export function lensOn(more = {}) {
-  const read = readLens({
+export function lensConfig(more = {}) {
+  return {
     facets: [
       { key: 'q', kind: 'search', fields: ['title', 'summary'] },
       { key: 'any', kind: 'search', fields: ['title', 'summary'], words: 'any', weights: { title: 5 } },
@@ -58,7 +58,11 @@ export function lensOn(more = {}) {
     },
     paging: { size: 200 },
     ...more,
-  });
+  };
+}
+
+export function lensOn(more = {}) {
+  const read = readLens(lensConfig(more));
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   return read.value;
 }

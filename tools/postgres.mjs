@@ -28,7 +28,8 @@ const firstPort = 54800;
  * Starts PostgreSQL, or finds it running.
  * @param {(words: string) => void} say  told what takes time
  * @returns {Promise<{ url: string, started: boolean, stop: () => Promise<void>, keepUp: (warn: (words: string) => void) => void }>}
- *   `stop` leaves it running while another process uses it; `keepUp` starts it again whenever it ends by itself
+ *   `stop` leaves it running while another process uses it; `keepUp` starts it again whenever it ends by itself; `halt` and
+ *   `resume` are for whoever wants it to be away for a while
  */
 export async function startPostgres(say) {
   const given = process.env.DATABASE_URL;
@@ -68,7 +69,9 @@ export async function startPostgres(say) {
         }
       });
     };
-    return { url, started: running === undefined, stop, keepUp };
+    const halt = () => run(bin, user, 'pg_ctl', ['stop', '-D', data, '-m', 'immediate', '-w', '-t', '20']);
+    const resume = () => launch(bin, user, folder, () => {}, port);
+    return { url, started: running === undefined, stop, keepUp, halt, resume };
   } finally {
     unlock();
   }

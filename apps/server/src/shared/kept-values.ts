@@ -8,12 +8,14 @@ interface Entry<V> {
   inDoubt: boolean;
   /** When, in ms, a check in vain was over. */
   failedAt: number;
+  /** Whether a check is taking longer than anyone waits for. */
+  isLate: boolean;
   /** Goes up when the value comes into doubt: what began to load before that settles nothing. */
   doubts: number;
 }
 
 /** How long a check of a value in doubt may keep whoever asks waiting. */
-const patience = 1_000;
+const patience = 300;
 /** How long after a check in vain none is made. */
 const rest = 2_000;
 
@@ -32,13 +34,13 @@ export class KeptValues<V> {
     if (!entry)
       this.#entries.set(
         key,
-        (entry = { value: undefined, loading: undefined, inDoubt: true, failedAt: -rest, doubts: 0 }),
+        (entry = { value: undefined, loading: undefined, inDoubt: true, failedAt: -rest, isLate: false, doubts: 0 }),
       );
     const { value } = entry;
-    if (value !== undefined && (!entry.inDoubt || performance.now() - entry.failedAt < rest))
+    if (value !== undefined && (!entry.inDoubt || entry.isLate || performance.now() - entry.failedAt < rest))
       return Promise.resolve(value);
     const loading = (entry.loading ??= this.#reload(key, entry));
-    return value === undefined ? loading : soonOr(loading, value);
+    return value === undefined ? loading : soonOr(loading, value, () => (entry.isLate = entry.loading === loading));
   }
 
   /** The value has changed. */
@@ -56,7 +58,14 @@ export class KeptValues<V> {
     for (const [key, entry] of this.#entries) {
       // what is being loaded may have been read before the change
       if (entry.value === undefined) this.#entries.delete(key);
-      else Object.assign(entry, { inDoubt: true, loading: undefined, failedAt: -rest, doubts: entry.doubts + 1 });
+      else
+        Object.assign(entry, {
+          inDoubt: true,
+          loading: undefined,
+          isLate: false,
+          failedAt: -rest,
+          doubts: entry.doubts + 1,
+        });
     }
   }
 
@@ -78,14 +87,17 @@ export class KeptValues<V> {
       if (this.#entries.get(key) === entry) this.#entries.delete(key);
       throw error;
     } finally {
-      if (entry.doubts === doubts) entry.loading = undefined;
+      if (entry.doubts === doubts) Object.assign(entry, { loading: undefined, isLate: false });
     }
   }
 }
 
 /** What a promise brings, or another value when that takes too long. */
-async function soonOr<V>(promise: Promise<V>, value: V): Promise<V> {
+async function soonOr<V>(promise: Promise<V>, value: V, onLate: () => void): Promise<V> {
   let timer: NodeJS.Timeout | undefined;
-  const late = new Promise<V>((done) => (timer = setTimeout(() => done(value), patience)));
+  const late = new Promise<V>((done) => (timer = setTimeout(() => done(value), patience))).then((late) => {
+    onLate();
+    return late;
+  });
   return Promise.race([promise, late]).finally(() => clearTimeout(timer));
 }

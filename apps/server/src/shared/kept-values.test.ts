@@ -1,0 +1,73 @@
+import { KeptValues } from './kept-values.js';
+
+const outage = Object.assign(new Error('gone'), { code: 'ECONNREFUSED' });
+const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+test('a value is read once, and again after it changed', async () => {
+  let reads = 0;
+  const kept = new KeptValues((key) => Promise.resolve(`${key} ${++reads}`));
+  expect(await Promise.all([kept.get('a'), kept.get('a')])).toEqual(['a 1', 'a 1']);
+  kept.forget('a');
+  expect([await kept.get('a'), await kept.get('a')]).toEqual(['a 2', 'a 2']);
+  kept.forgetAll();
+  expect(await kept.get('a')).toBe('a 3');
+});
+
+test('a read that failed is tried again by the next who asks', async () => {
+  let reads = 0;
+  const kept = new KeptValues(() => (++reads === 1 ? Promise.reject(new Error('no')) : Promise.resolve('yes')));
+  await expect(kept.get('a')).rejects.toThrow('no');
+  expect(await kept.get('a')).toBe('yes');
+});
+
+test('in doubt, a value is looked at anew; while that can’t be done, it is used as it is', async () => {
+  let isAway = false;
+  const befores: unknown[] = [];
+  const kept = new KeptValues((_key, before: object | undefined) => {
+    befores.push(before);
+    return isAway ? Promise.reject(outage) : Promise.resolve(before ?? {});
+  });
+  const first = await kept.get('a');
+  kept.doubtAll();
+  expect(await kept.get('a')).toBe(first);
+  expect(befores).toEqual([undefined, first]);
+  isAway = true;
+  kept.doubtAll();
+  expect([await kept.get('a'), await kept.get('a'), await kept.get('a')]).toEqual([first, first, first]);
+  // after a check in vain none is made for a while
+  expect(befores).toHaveLength(3);
+});
+
+test('a check that takes long keeps only the first who asks waiting, and what it finds counts', async () => {
+  let answer: (value: string) => void = () => {};
+  let reads = 0;
+  const kept = new KeptValues<string>(() =>
+    ++reads === 1 ? Promise.resolve('old') : new Promise((done) => (answer = done)),
+  );
+  await kept.get('a');
+  kept.doubtAll();
+  const start = Date.now();
+  expect(await kept.get('a')).toBe('old');
+  const waited = Date.now() - start;
+  expect(await kept.get('a')).toBe('old');
+  expect(Date.now() - start - waited).toBeLessThan(50);
+  answer('new');
+  await wait(0);
+  expect([await kept.get('a'), reads]).toEqual(['new', 2]);
+});
+
+test('what began to be read before a doubt settles nothing', async () => {
+  const answers: ((value: string) => void)[] = [];
+  const kept = new KeptValues<string>(() => new Promise((done) => answers.push(done)));
+  const first = kept.get('a');
+  answers[0]!('first');
+  await first;
+  kept.doubtAll();
+  void kept.get('a');
+  kept.doubtAll();
+  const last = kept.get('a');
+  answers[1]!('read too early');
+  answers[2]!('right');
+  expect(await last).toBe('right');
+  expect(await kept.get('a')).toBe('right');
+});

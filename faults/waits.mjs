@@ -1,0 +1,76 @@
+// The worst addresses over HTTP, on 200,000 posts: how long others wait for their answers meanwhile.
+import { ask, meanwhile, ms, sendJson, serve, upload } from './serve.mjs';
+import { hostile, lensConfig, largeCollection } from './addresses.mjs';
+
+export async function waits(postgres, say, size = 200_000) {
+  const server = await serve(postgres.url);
+  const { posts, taxonomies } = largeCollection(size);
+  const labels = Object.fromEntries(
+    Object.entries(taxonomies).map(([key, terms]) => [key, new Map(terms.map(({ slug, label }) => [slug, label]))]),
+  );
+  const lines = posts.map(({ id, values }) =>
+    JSON.stringify({
+      id,
+      ...Object.fromEntries(
+        Object.entries(values).map(([key, value]) => [
+          key,
+          Array.isArray(value) ? value.map((slug) => labels[key]?.get(slug) ?? slug) : value,
+        ]),
+      ),
+    }),
+  );
+  const half = Math.ceil(lines.length / 2);
+  const made = await upload(server.url, lines.slice(0, Math.min(lines.length, half * 2)).join('\n'), 'posts.ndjson', {
+    slug: 'waits',
+  });
+  if (made.status !== 201) throw new Error(`The posts did not come in: ${made.body.slice(0, 300)}`);
+  await upload(server.url, 'id,title\n1,One\n2,Two', 'small.csv', { slug: 'small' });
+  const fields = new Set(JSON.parse(made.body).fields.map(({ key }) => key));
+  const config = lensConfig();
+  config.facets = config.facets.filter((facet) => !facet.field || fields.has(facet.field));
+  const lens = await sendJson(`${server.url}/api/v1/lenses`, 'POST', {
+    name: 'Waits',
+    source: 'waits',
+    slug: 'waits',
+    config,
+  });
+  if (lens.status !== 201) throw new Error(`The lens was not made: ${lens.body.slice(0, 500)}`);
+  await sendJson(`${server.url}/api/v1/lenses`, 'POST', { name: 'Small', source: 'small', slug: 'small' });
+  for (const slug of ['waits', 'small']) await sendJson(`${server.url}/api/v1/lenses/${slug}/releases`, 'POST', {});
+  const other = `${server.url}/api/v1/lenses/small/results`;
+  const first = await meanwhile(other, () => ask(`${server.url}/api/v1/lenses/waits/results`, {}, 120_000), 2);
+  say(`first answer after the import · ${ms(first.result.ms)} · others waited at most ${ms(first.longest)}`);
+  await ask(`${server.url}/api/v1/lenses/waits/results?q=ab`, {}, 120_000);
+  let worst = 0;
+  for (const [name, address] of Object.entries(hostile)) {
+    const seen = await meanwhile(
+      other,
+      () => ask(`${server.url}/api/v1/lenses/waits/results?${address}`, {}, 120_000),
+      1,
+    );
+    worst = Math.max(worst, seen.longest);
+    if (seen.result.status !== 200 || seen.longest > 40) {
+      say(`${name} · ${seen.result.status} in ${ms(seen.result.ms)} · others waited at most ${ms(seen.longest)}`);
+    }
+  }
+  say(`${Object.keys(hostile).length} addresses · others waited at most ${ms(worst)}`);
+  const weights = Array.from({ length: 8 }, (_, i) => ({
+    key: `q${i}`,
+    kind: 'search',
+    fields: ['title', 'summary'],
+    weights: { title: i + 2 },
+  }));
+  const trial = await meanwhile(
+    other,
+    () =>
+      sendJson(`${server.url}/api/v1/lenses/waits/draft/trial`, 'POST', {
+        config: { facets: weights },
+        address: 'q0=ab',
+      }),
+    2,
+  );
+  say(
+    `a trial of eight searches of different weights · ${trial.result.status} in ${ms(trial.result.ms)} · others waited at most ${ms(trial.longest)}`,
+  );
+  await server.stop();
+}
