@@ -4,25 +4,15 @@ import { hostile, lensConfig, largeCollection } from './addresses.mjs';
 
 export async function waits(postgres, say, size = 200_000) {
   const server = await serve(postgres.url);
-  const { posts, taxonomies } = largeCollection(size);
-  const labels = Object.fromEntries(
-    Object.entries(taxonomies).map(([key, terms]) => [key, new Map(terms.map(({ slug, label }) => [slug, label]))]),
+  // as a table, which says the same in fewer bytes; terms go by their slugs
+  const names = ['title', 'summary', 'published', 'place', 'tags', 'topics', 'kind', 'author', 'minutes'];
+  const lines = largeCollection(size).posts.map(({ id, values }) =>
+    [id, ...names.map((name) => (Array.isArray(values[name]) ? values[name].join('|') : (values[name] ?? '')))].join(
+      ',',
+    ),
   );
-  const lines = posts.map(({ id, values }) =>
-    JSON.stringify({
-      id,
-      ...Object.fromEntries(
-        Object.entries(values).map(([key, value]) => [
-          key,
-          Array.isArray(value) ? value.map((slug) => labels[key]?.get(slug) ?? slug) : value,
-        ]),
-      ),
-    }),
-  );
-  const half = Math.ceil(lines.length / 2);
-  const made = await upload(server.url, lines.slice(0, Math.min(lines.length, half * 2)).join('\n'), 'posts.ndjson', {
-    slug: 'waits',
-  });
+  const file = `id,${names.join(',')}\n${lines.join('\n')}`;
+  const made = await upload(server.url, file, 'posts.csv', { slug: 'waits' });
   if (made.status !== 201) throw new Error(`The posts did not come in: ${made.body.slice(0, 300)}`);
   await upload(server.url, 'id,title\n1,One\n2,Two', 'small.csv', { slug: 'small' });
   const fields = new Set(JSON.parse(made.body).fields.map(({ key }) => key));

@@ -9,7 +9,6 @@ import {
   readQuestion,
   readying,
   tryQuestion,
-  wording,
   zoneDays,
   type AddressReading,
   type Answer,
@@ -164,7 +163,6 @@ export class ResultsService {
     const now = Date.now();
     await inTurns(preparing(index, config));
     const { query, notices } = readQuestion(index, config, body.address, now);
-    if (searches(query)) await inTurns(wording(index, config));
     await inTurns(readying(index, query));
     return tryQuestion(index, config, row.source.slug, query, notices);
   }

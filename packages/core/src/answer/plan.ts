@@ -1,6 +1,7 @@
 import type { PostIndex } from '../index/post-index.js';
 import { numbersIn, type RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
+import { finished, type Steps } from '../index/steps.js';
 import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
 import type { Selection } from '../model/query.js';
 import { Combination } from './combination.js';
@@ -35,7 +36,7 @@ export function planOf(index: PostIndex, lens: Lens): Plan {
 
 function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
-  putInRows(index, lens);
+  finished(puttingInRows(index, lens));
   const facets = lens.facets.map((facet): FacetPlan => {
     const range = isRange(facet) ? rangeColumns(index, lens, facet) : null;
     return { label: facetLabel(facet, index.fields), terms: termPlan(index, facet), range };
@@ -63,7 +64,7 @@ function leastCommon(index: PostIndex, facets: readonly FacetPlan[]): number {
 const mostValues = 1024;
 
 /** Has the index put what a lens counts by in rows. */
-function putInRows(index: PostIndex, lens: Lens): void {
+export function* puttingInRows(index: PostIndex, lens: Lens): Steps<void> {
   if (!index.arena) return;
   const columns = lens.facets.flatMap((facet): RowColumn[] => {
     if (isSearch(facet) || isFavourites(facet)) return [];
@@ -71,7 +72,7 @@ function putInRows(index: PostIndex, lens: Lens): void {
     const range = rangeColumns(index, lens, facet);
     return isByNumber(range) ? [] : [range.start, range.end].filter((one) => one.distinct.length <= mostValues);
   });
-  index.putInRows(columns);
+  yield* index.puttingInRows(columns);
 }
 
 function termPlan(index: PostIndex, facet: Facet): TermPlan | null {

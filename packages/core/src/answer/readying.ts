@@ -4,7 +4,8 @@ import { isSearch } from '../model/lens.js';
 import { selectionsOf, type Query } from '../model/query.js';
 import { sortOf } from '../model/sort.js';
 import { ranking, stepsToRank } from '../search/relevance.js';
-import { searchingFor, textIndexOf } from './passing.js';
+import { sortingByEnd } from '../search/words-by-end.js';
+import { searchingFor, textIndexOf, weighedFields } from './passing.js';
 import { passQuery, planOf, withScratch } from './plan.js';
 
 /** Posts of words from which putting a search in order is done step by step. */
@@ -31,6 +32,8 @@ export function* readying(index: PostIndex, query: Query, many = manyPostings): 
   for (const facet of lens.facets) {
     const selection = isSearch(facet) ? selections[facet.key] : undefined;
     if (!isSearch(facet) || selection?.type !== 'search') continue;
+    const { vocabulary } = yield* index.makingText(weighedFields(index, facet));
+    yield* sortingByEnd(vocabulary);
     const found = yield* searchingFor(index, facet, selection.text);
     const text = textIndexOf(index, facet);
     if (isFirst && sort?.by === 'relevance' && stepsToRank(text, found) > many) {

@@ -5,7 +5,7 @@ import { isFavourites, isRange, isSearch, isTerms, type Lens } from '../model/le
 import { sortingByEnd } from '../search/words-by-end.js';
 import { Counted } from './counting.js';
 import { weighedFields } from './passing.js';
-import { commonCounts, planOf, withScratch } from './plan.js';
+import { commonCounts, planOf, puttingInRows, withScratch } from './plan.js';
 import { isByNumber, rangeColumns } from './range-parts.js';
 import { placingTerms } from './term-order.js';
 
@@ -17,12 +17,12 @@ export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
     if (isRange(facet)) rangeColumns(index, lens, facet);
     else if (!isSearch(facet) && !isFavourites(facet)) {
-      const column = index.column(facet.field);
-      yield;
+      const column = yield* index.makingColumn(facet.field);
       if (isTerms(facet)) yield* placingTerms(facet, column);
     }
     yield;
   }
+  yield* puttingInRows(index, lens);
   planOf(index, lens);
   yield;
 }

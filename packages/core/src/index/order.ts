@@ -56,10 +56,12 @@ function* rankingTexts(texts: readonly string[]): Steps<Float64Array> {
   for (let i = 0; i < order.length; i++) order[i] = i;
   yield* sorting(order, (a, b) => byCodeUnits(texts[a]!, texts[b]!) || a - b);
   const ranks = new Float64Array(texts.length);
-  for (let i = 1; i < order.length; i++) {
-    const [before, text] = [order[i - 1]!, order[i]!];
-    ranks[text] = ranks[before]! + (texts[before] === texts[text] ? 0 : 1);
-  }
+  yield* inParts(texts.length, readInAStep, (from, to) => {
+    for (let i = Math.max(1, from); i < to; i++) {
+      const [before, text] = [order[i - 1]!, order[i]!];
+      ranks[text] = ranks[before]! + (texts[before] === texts[text] ? 0 : 1);
+    }
+  });
   return ranks;
 }
 
@@ -90,27 +92,30 @@ export function* orderingByKeys(keys: Float64Array, base: Uint32Array, direction
   }
   const sorted =
     whole && high - low <= keys.length * 4 + 1024
-      ? byCounting(keys, base, direction, low, high)
+      ? yield* counting(keys, base, direction, low, high)
       : yield* comparing(keys, base, direction, filled);
+  yield;
   let end = filled;
   for (let i = 0; i < base.length; i++) if (Number.isNaN(keys[base[i]!]!)) sorted[end++] = base[i]!;
   return sorted;
 }
 
 /** Whole keys that lie close, such as days and ranks: a counting sort (Seward, 1954) needs two walks and no compares. */
-function byCounting(
+function* counting(
   keys: Float64Array,
   base: Uint32Array,
   direction: 'asc' | 'desc',
   low: number,
   high: number,
-): Uint32Array {
+): Steps<Uint32Array> {
   const sorted = new Uint32Array(base.length);
   if (high < low) return sorted;
   const next = new Uint32Array(high - low + 2);
   const placeOf = direction === 'asc' ? (key: number) => key - low : (key: number) => high - key;
   for (let p = 0; p < keys.length; p++) if (!Number.isNaN(keys[p]!)) next[placeOf(keys[p]!) + 1]!++;
+  yield;
   for (let i = 1; i < next.length; i++) next[i]! += next[i - 1]!;
+  yield;
   for (let i = 0; i < base.length; i++) {
     const key = keys[base[i]!]!;
     if (!Number.isNaN(key)) sorted[next[placeOf(key)]!++] = base[i]!;

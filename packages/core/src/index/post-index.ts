@@ -1,7 +1,7 @@
 import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
 import { plainField, type Field, type Post, type Term, type Value } from '../model/post.js';
-import { indexingTexts, searchText, type TextIndex } from '../search/text-index.js';
+import { indexingTexts, reweighing, searchText, type TextIndex } from '../search/text-index.js';
 import { Arena } from '../kernel/arena.js';
 import { postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
@@ -9,10 +9,10 @@ import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
 import { makingSortKeys, orderByKeys, orderingByKeys } from './order.js';
-import { buildPostRows, type PostRows, type RowColumn } from './post-rows.js';
+import { buildingPostRows, type PostRows, type RowColumn } from './post-rows.js';
 import { buildSortedColumn, buildWholeColumn, type SortedColumn } from './sorted-column.js';
 import { finished, inParts, type Steps } from './steps.js';
-import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
+import { adoptRows, buildingTermColumn, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
 import { own } from '../text/own.js';
 
 /** A field to search in, and how much a hit in it weighs. */
@@ -150,6 +150,21 @@ export class PostIndex implements Vocabulary {
     return column;
   }
 
+  /** `column` step by step. If another makes it meanwhile, theirs is taken. */
+  *makingColumn(key: string): Steps<TermColumn> {
+    const list = this.termList(key);
+    const values = this.store.values.get(key);
+    if (this.#columns.has(key) || !list || !values) return this.column(key);
+    const steps = buildingTermColumn(list, values, this.size, this.arena);
+    for (;;) {
+      const made = this.#columns.get(key);
+      if (made) return made;
+      const { done, value } = steps.next();
+      if (done) this.#columns.set(key, value);
+      else yield;
+    }
+  }
+
   /** The columns of terms that were made, by field. */
   get columns(): ReadonlyMap<string, TermColumn> {
     return this.#columns;
@@ -236,7 +251,16 @@ export class PostIndex implements Vocabulary {
     const name = JSON.stringify(fields);
     this.#useText(name);
     const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => this.textOf(post, key) }));
-    const steps = indexingTexts(this.size, readers);
+    // of the same fields weighed otherwise, the words and where they stand are the same
+    const alike = [...this.#texts.values()].find(
+      (kept) => kept.fields.length === fields.length && kept.fields.every(({ key }, i) => key === fields[i]!.key),
+    );
+    const steps = alike
+      ? reweighing(
+          alike.text,
+          fields.map(({ weight }) => weight),
+        )
+      : indexingTexts(this.size, readers);
     for (;;) {
       const kept = this.#texts.get(name);
       if (kept) return kept.text;
@@ -306,10 +330,17 @@ export class PostIndex implements Vocabulary {
    * that can't be done, each column is walked by itself.
    */
   putInRows(columns: readonly RowColumn[]): void {
+    finished(this.puttingInRows(columns));
+  }
+
+  /** `putInRows` step by step. If others are put in rows meanwhile, it begins anew. */
+  *puttingInRows(columns: readonly RowColumn[]): Steps<void> {
     const { arena } = this;
     if (!arena || columns.every((column) => this.#rows?.places.has(column))) return;
-    const all = new Set([...(this.#rows?.places.keys() ?? []), ...columns]);
-    const rows = buildPostRows(this.size, [...all], this.#rows, arena, this.#rowsRoom);
+    const before = this.#rows;
+    const all = new Set([...(before?.places.keys() ?? []), ...columns]);
+    const rows = yield* buildingPostRows(this.size, [...all], before, arena, this.#rowsRoom);
+    if (this.#rows !== before) return yield* this.puttingInRows(columns);
     if (rows) this.#rows = rows;
     if (rows && rows.at >= 0) this.#rowsRoom -= rows.values.byteLength;
     for (const column of columns) {

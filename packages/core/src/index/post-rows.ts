@@ -1,3 +1,4 @@
+import { finished, type Steps } from './steps.js';
 import { Arena } from '../kernel/arena.js';
 import { lowerBound } from './bounds.js';
 import { countsAt, type Counts } from './counts.js';
@@ -70,11 +71,27 @@ export function buildPostRows(
   arena: Arena,
   room = Infinity,
 ): PostRows | null {
+  return finished(buildingPostRows(size, columns, before, arena, room));
+}
+
+/** `buildPostRows` step by step, a column a step. */
+export function* buildingPostRows(
+  size: number,
+  columns: readonly RowColumn[],
+  before: PostRows | null,
+  arena: Arena,
+  room = Infinity,
+): Steps<PostRows | null> {
   const { places, count } = placesOf(columns);
   if (count > 0xffff) return null;
-  const parts = columns.map((column) => partOf(column, places.get(column)!, before));
+  const parts: Part[] = [];
   const lengths = new Uint16Array(size);
-  for (const part of parts) addLengths(lengths, part);
+  for (const column of columns) {
+    const part = partOf(column, places.get(column)!, before);
+    addLengths(lengths, part);
+    parts.push(part);
+    yield;
+  }
   const width = widthFor(lengths);
   const [none, more] = [count - 2, count - 1];
   const values = new Uint16Array(size * width).fill(none);
@@ -88,6 +105,7 @@ export function buildPostRows(
   for (const part of parts) {
     if (part.rows.starts) putMany(filling, part.rows.starts, part);
     else putOne(filling, part);
+    yield;
   }
   const kept = values.byteLength <= room ? arena.adopt(values) : values;
   for (const column of columns) places.get(column)!.mostForOne = mostPosts(size, width, [column]);

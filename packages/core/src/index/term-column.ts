@@ -5,8 +5,9 @@ import { SlugMaker } from '../text/slug.js';
 import { Arena } from '../kernel/arena.js';
 import { countShared, hasBit, type Bits } from './bits.js';
 import { PostSet } from './post-set.js';
-import { rowsOf, type Numbers, type Rows } from './term-rows.js';
-import { setsOfRows, type Board, type TermSets } from './term-sets.js';
+import { finished, type Steps } from './steps.js';
+import { findingRows, type Numbers, type Rows } from './term-rows.js';
+import { fillingSets, setsOfRows, type Board, type TermSets } from './term-sets.js';
 import { lowerBound } from './bounds.js';
 
 /**
@@ -26,8 +27,18 @@ export interface TermColumn extends TermList, TermSets {
 
 /** Builds the column of a field from its values. Cost: a few steps for each term a post stands under. */
 export function buildTermColumn(terms: TermList, values: Values, size: number, arena: Arena | null): TermColumn {
-  const { rows, isShared } = rowsOf(terms, values);
-  const kept = setsOfRows(terms.terms.length, rows, size, arena);
+  return finished(buildingTermColumn(terms, values, size, arena));
+}
+
+/** `buildTermColumn` step by step. */
+export function* buildingTermColumn(
+  terms: TermList,
+  values: Values,
+  size: number,
+  arena: Arena | null,
+): Steps<TermColumn> {
+  const { rows, isShared } = yield* findingRows(terms, values);
+  const kept = yield* fillingSets(terms.terms.length, rows, size, arena);
   return adoptedFor(values, columnOf(terms, kept, rows, size, arena, isShared));
 }
 

@@ -1,4 +1,5 @@
 import type { TermList } from '../store/term-list.js';
+import { finished, inParts, type Steps } from './steps.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 
 export type Numbers = Uint16Array | Uint32Array;
@@ -22,27 +23,33 @@ const termOfFlag = [0xffff, 1, 0];
 
 /** The terms of each post out of the values of a field of terms or of yes and no. */
 export function rowsOf(terms: TermList, values: Values): RowsOf {
+  return finished(findingRows(terms, values));
+}
+
+/** `rowsOf` step by step. */
+export function* findingRows(terms: TermList, values: Values): Steps<RowsOf> {
   if (values.form === 'flags') {
     const numbers = new Uint16Array(values.flags.length);
     for (let p = 0; p < numbers.length; p++) numbers[p] = termOfFlag[values.flags[p]!]!;
-    return { rows: rowsOfOne(terms, numbers), isShared: false };
+    return { rows: yield* rowsOfOne(terms, numbers), isShared: false };
   }
   if (values.form === 'term') {
-    const rows = rowsOfOne(terms, values.numbers);
+    const rows = yield* rowsOfOne(terms, values.numbers);
     return { rows, isShared: rows.form === 'one' };
   }
   if (values.form !== 'terms') throw new Error(`A field kept as ${values.form} has no terms of its own.`);
-  const rows = rowsWithAbove(terms, values.starts, values.numbers);
+  const rows = yield* rowsWithAbove(terms, values.starts, values.numbers);
   return { rows, isShared: rows.values === values.numbers };
 }
 
 /** Rows of posts that carry one term each. */
-function rowsOfOne(terms: TermList, numbers: Numbers): Rows {
+function* rowsOfOne(terms: TermList, numbers: Numbers): Steps<Rows> {
   const none = noTerm(numbers);
   if (terms.parents.every((parent) => parent < 0)) return { form: 'one', values: numbers, none };
   const starts = new Uint32Array(numbers.length + 1);
   for (let p = 0; p < numbers.length; p++) starts[p + 1] = starts[p]! + (numbers[p] === none ? 0 : 1);
-  return rowsWithAbove(
+  yield;
+  return yield* rowsWithAbove(
     terms,
     starts,
     numbers.filter((number) => number !== none),
@@ -50,7 +57,7 @@ function rowsOfOne(terms: TermList, numbers: Numbers): Rows {
 }
 
 /** Enters each post under the terms above its own too, once each. Rows that stay as they are are shared. */
-function rowsWithAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers): Rows {
+function* rowsWithAbove({ parents }: TermList, starts: Uint32Array, numbers: Numbers): Steps<Rows> {
   const size = starts.length - 1;
   const isFlat = parents.every((parent) => parent < 0);
   if (isFlat && !mayRepeat(starts, numbers)) return { form: 'many', starts, values: numbers };
@@ -58,38 +65,45 @@ function rowsWithAbove({ parents }: TermList, starts: Uint32Array, numbers: Numb
   // lastSeen[t] is the last post that was put under t: a parent of two carried terms is entered once
   const lastSeen = new Int32Array(parents.length).fill(-1);
   const all = new Uint32Array(size + 1);
-  for (let p = 0; p < size; p++) {
-    const [start, end] = [starts[p]!, starts[p + 1]!];
-    let count = 0;
-    // most posts have one term, and nothing to enter twice
-    if (end - start === 1) count = depths[numbers[start]!]!;
-    else {
-      for (let i = start; i < end; i++) {
-        for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
-          lastSeen[t] = p;
-          count++;
+  yield* inParts(size, postsInAStep, (from, to) => {
+    for (let p = from; p < to; p++) {
+      const [start, end] = [starts[p]!, starts[p + 1]!];
+      let count = 0;
+      // most posts have one term, and nothing to enter twice
+      if (end - start === 1) count = depths[numbers[start]!]!;
+      else {
+        for (let i = start; i < end; i++) {
+          for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
+            lastSeen[t] = p;
+            count++;
+          }
         }
       }
+      all[p + 1] = all[p]! + count;
     }
-    all[p + 1] = all[p]! + count;
-  }
+  });
   const values = termNumbers(parents.length, all[size]!);
   lastSeen.fill(-1);
   let at = 0;
-  for (let p = 0; p < size; p++) {
-    const [start, end] = [starts[p]!, starts[p + 1]!];
-    if (end - start === 1) for (let t = numbers[start]!; t >= 0; t = parents[t]!) values[at++] = t;
-    else {
-      for (let i = start; i < end; i++) {
-        for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
-          lastSeen[t] = p;
-          values[at++] = t;
+  yield* inParts(size, postsInAStep, (from, to) => {
+    for (let p = from; p < to; p++) {
+      const [start, end] = [starts[p]!, starts[p + 1]!];
+      if (end - start === 1) for (let t = numbers[start]!; t >= 0; t = parents[t]!) values[at++] = t;
+      else {
+        for (let i = start; i < end; i++) {
+          for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
+            lastSeen[t] = p;
+            values[at++] = t;
+          }
         }
       }
     }
-  }
+  });
   return { form: 'many', starts: all, values };
 }
+
+/** Posts gone along in one step. */
+const postsInAStep = 20_000;
 
 /** Terms of a post that are soonest compared each with each. */
 const fewTerms = 16;

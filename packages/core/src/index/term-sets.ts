@@ -1,5 +1,6 @@
 import type { Arena } from '../kernel/arena.js';
 import { wordsOf, type Bits } from './bits.js';
+import { finished, inParts, type Steps } from './steps.js';
 import type { Numbers, Rows } from './term-rows.js';
 
 /** The posts of each of some terms. */
@@ -33,9 +34,23 @@ const denseShare = 1 / 32;
 
 /** Turns rows over: from the terms of each post to the posts of each term. */
 export function setsOfRows(terms: number, rows: Rows, size: number, arena: Arena | null): TermSets {
+  return finished(fillingSets(terms, rows, size, arena));
+}
+
+/** Posts gone along in one step. */
+const postsInAStep = 20_000;
+
+/** `setsOfRows` step by step. */
+export function* fillingSets(terms: number, rows: Rows, size: number, arena: Arena | null): Steps<TermSets> {
   const { kept, fill } = roomForTerms(sizesIn(terms, rows), size, arena);
-  if (rows.form === 'one') fillOne(fill, rows.values);
-  else fillMany(fill, rows.starts, rows.values);
+  yield;
+  if (rows.form === 'one') {
+    yield* inParts(rows.values.length, postsInAStep, (from, to) => fillOne(fill, rows.values, from, to));
+  } else {
+    yield* inParts(rows.starts.length - 1, postsInAStep, (from, to) =>
+      fillMany(fill, rows.starts, rows.values, from, to),
+    );
+  }
   return kept;
 }
 
@@ -106,9 +121,9 @@ export function roomForTerms(sizes: Uint32Array, size: number, arena: Arena | nu
 
 // as with counting, the loops stand alone, each over one form of rows
 
-function fillOne({ isSet, next, bits, lists }: Fill, values: Numbers): void {
+function fillOne({ isSet, next, bits, lists }: Fill, values: Numbers, from: number, upTo: number): void {
   const count = next.length;
-  for (let p = 0; p < values.length; p++) {
+  for (let p = from; p < upTo; p++) {
     const t = values[p]!;
     if (t >= count) continue;
     if (isSet[t] === 1) bits[next[t]! + (p >>> 5)]! |= 1 << (p & 31);
@@ -116,9 +131,14 @@ function fillOne({ isSet, next, bits, lists }: Fill, values: Numbers): void {
   }
 }
 
-function fillMany({ isSet, next, bits, lists }: Fill, starts: Uint32Array, values: Numbers): void {
-  const size = starts.length - 1;
-  for (let p = 0, i = 0; p < size; p++) {
+function fillMany(
+  { isSet, next, bits, lists }: Fill,
+  starts: Uint32Array,
+  values: Numbers,
+  from: number,
+  upTo: number,
+): void {
+  for (let p = from, i = starts[from]!; p < upTo; p++) {
     const end = starts[p + 1]!;
     for (; i < end; i++) {
       const t = values[i]!;

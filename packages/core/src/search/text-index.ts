@@ -46,9 +46,12 @@ export function buildTextIndex(size: number, fields: readonly SearchField[]): Te
 /** Posts whose words are cut in one step, those whose words are put in order in one, and words that are gone along in one. */
 const [cutInAStep, indexedInAStep, tokensInAStep] = [100, 2000, 1 << 18];
 
+/** Words that are copied in one step. */
+const wordsInAStep = 20_000;
+
 /** `buildTextIndex` step by step. */
 export function* indexingTexts(size: number, fields: readonly SearchField[]): Steps<TextIndex> {
-  const known = new Map<string, number>();
+  const known = new WordNumbers();
   const words: string[] = [];
   const tokenStarts = new Uint32Array(size + 1);
   let tokens = new Int32Array(size * 8 + 64);
@@ -59,12 +62,8 @@ export function* indexingTexts(size: number, fields: readonly SearchField[]): St
         const found = foldedWords(field.read(p));
         if (end + found.length + 1 > tokens.length) tokens = longer(tokens, (end + found.length + 1) * 2);
         for (const word of found) {
-          let number = known.get(word);
-          if (number === undefined) {
-            number = words.length;
-            known.set(word, number);
-            words.push(word);
-          }
+          const number = known.numberOf(word);
+          if (number === words.length) words.push(word);
           tokens[end++] = number;
         }
         tokens[end++] = fieldEnd;
@@ -74,6 +73,24 @@ export function* indexingTexts(size: number, fields: readonly SearchField[]): St
   });
   const weights = fields.map((field) => field.weight);
   return yield* indexingTokens(words, tokenStarts, tokens.slice(0, end), weights);
+}
+
+/**
+ * Numbers words as they come. They are kept in many maps: one map of hundreds of thousands stops everything for a tenth of
+ * a second whenever it grows.
+ */
+class WordNumbers {
+  readonly #maps = Array.from({ length: 64 }, () => new Map<string, number>());
+  #size = 0;
+
+  /** The number of a word; one that is new has as number how many there were before. */
+  numberOf(word: string): number {
+    const last = word.length - 1;
+    const map = this.#maps[(word.charCodeAt(0) * 7 + word.charCodeAt(last) * 3 + last) & 63]!;
+    let number = map.get(word);
+    if (number === undefined) map.set(word, (number = this.#size++));
+    return number;
+  }
 }
 
 function longer(numbers: Int32Array, size: number): Int32Array<ArrayBuffer> {
@@ -106,21 +123,35 @@ function* indexingTokens(
   yield* inParts(tokens.length, tokensInAStep, (from, to) => {
     for (let i = from; i < to; i++) if (tokens[i] !== fieldEnd) used[tokens[i]!] = 1;
   });
-  const order = Uint32Array.from(used.keys()).filter((w) => used[w] === 1);
+  const order = numbersOf(used);
+  yield;
   yield* sorting(order, (a, b) => byCodeUnits(words[a]!, words[b]!));
   const place = new Uint32Array(words.length);
   let isSorted = true;
-  order.forEach((w, i) => {
-    place[w] = i;
-    isSorted &&= w === i;
-  });
+  for (let i = 0; i < order.length; i++) {
+    place[order[i]!] = i;
+    isSorted &&= order[i] === i;
+  }
+  yield;
   if (!isSorted) {
     yield* inParts(tokens.length, tokensInAStep, (from, to) => {
       for (let i = from; i < to; i++) if (tokens[i] !== fieldEnd) tokens[i] = place[tokens[i]!]!;
     });
   }
-  const vocabulary = Array.from(order, (w) => words[w]!);
+  const vocabulary = new Array<string>(order.length);
+  yield* inParts(order.length, wordsInAStep, (from, to) => {
+    for (let i = from; i < to; i++) vocabulary[i] = words[order[i]!]!;
+  });
   return yield* indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights);
+}
+
+/** The numbers that are marked. */
+function numbersOf(marked: Uint8Array): Uint32Array {
+  let count = 0;
+  for (let i = 0; i < marked.length; i++) count += marked[i]!;
+  const numbers = new Uint32Array(count);
+  for (let i = 0, at = 0; at < count; i++) if (marked[i] === 1) numbers[at++] = i;
+  return numbers;
 }
 
 /**
@@ -137,6 +168,14 @@ export function* indexingSortedTokens(
   const known = starts ?? (yield* countingPosts(vocabulary.length, tokenStarts, tokens));
   const found = yield* findingPostings(known, tokenStarts, tokens, fieldWeights);
   return { vocabulary, starts: known, ...found, tokenStarts, tokens, ...means(found.lengths), fieldWeights };
+}
+
+/** An index of the same words with hits in its fields weighed otherwise, step by step. What does not change is shared. */
+export function* reweighing(text: TextIndex, fieldWeights: readonly number[]): Steps<TextIndex> {
+  const { vocabulary, tokenStarts, tokens, starts, posts } = text;
+  const found = yield* findingPostings(starts, tokenStarts, tokens, fieldWeights);
+  const { weights, lengths } = found;
+  return { vocabulary, starts, posts, weights, lengths, tokenStarts, tokens, ...means(lengths), fieldWeights };
 }
 
 /** What is told of an index by the lengths of its posts. */
