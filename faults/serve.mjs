@@ -1,7 +1,9 @@
 // A server of its own to be treated badly, and what is seen of it meanwhile.
 import { fork } from 'node:child_process';
+import { request } from 'node:http';
 import { readdirSync, readFileSync, readlinkSync } from 'node:fs';
 import { join } from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { freePort } from '../tools/postgres.mjs';
 import { root } from '../tools/root.mjs';
 
@@ -87,11 +89,27 @@ export async function ask(url, init = {}, within = 30_000) {
   }
 }
 
-export async function upload(url, file, name, parts = {}, within = 900_000) {
-  const form = new FormData();
-  for (const [key, value] of Object.entries(parts)) form.append(key, value);
-  form.append('file', new Blob([file]), name);
-  return ask(`${url}/api/v1/sources`, { method: 'POST', body: form }, within);
+/** Sends a file, and waits for the answer however long that takes. */
+export function upload(url, file, name, parts = {}) {
+  const boundary = 'between-the-parts';
+  const fields = Object.entries(parts).map(
+    ([key, value]) => `--${boundary}\r\nContent-Disposition: form-data; name="${key}"\r\n\r\n${value}\r\n`,
+  );
+  const head = `${fields.join('')}--${boundary}\r\nContent-Disposition: form-data; name="file"; filename="${name}"\r\n\r\n`;
+  const body = Buffer.from(`${head}${file}\r\n--${boundary}--\r\n`);
+  const start = performance.now();
+  return new Promise((done) => {
+    const failed = () => done({ status: 0, body: '', ms: performance.now() - start });
+    const headers = { 'content-type': `multipart/form-data; boundary=${boundary}`, 'content-length': body.length };
+    const sent = request(`${url}/api/v1/sources`, { method: 'POST', headers }, (response) => {
+      let text = '';
+      response.on('data', (chunk) => (text += chunk));
+      response.on('error', failed);
+      response.on('end', () => done({ status: response.statusCode, body: text, ms: performance.now() - start }));
+    });
+    sent.on('error', failed);
+    sent.end(body);
+  });
 }
 
 export function sendJson(url, method, body, headers = {}) {
@@ -100,21 +118,12 @@ export function sendJson(url, method, body, headers = {}) {
 
 /** Asks over and over while something goes on. */
 export async function meanwhile(url, work, every = 10) {
-  const seen = { asked: 0, failed: 0, longest: 0 };
-  let isOver = false;
-  const asking = (async () => {
-    while (!isOver) {
-      const { status, ms } = await ask(url);
-      seen.asked++;
-      if (status !== 200 && status !== 304) seen.failed++;
-      seen.longest = Math.max(seen.longest, ms);
-      await wait(every);
-    }
-  })();
+  const pinger = new Worker(new URL('./pinger.mjs', import.meta.url), { workerData: { url, every } });
+  await wait(50);
   const result = await work();
-  isOver = true;
-  await asking;
-  return { ...seen, result };
+  const seen = new Promise((done) => pinger.once('message', done));
+  pinger.postMessage('over');
+  return { ...(await seen), result };
 }
 
 export const ms = (n) =>

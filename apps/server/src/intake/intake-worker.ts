@@ -13,6 +13,7 @@ import { FileProblem, readFile, type FileFormat } from '@ivy/formats';
 import { readFileSync } from 'node:fs';
 import type { MessagePort } from 'node:worker_threads';
 import { Client } from 'pg';
+import { refusalOfDatabase } from '../database/outage.js';
 import { freeSlug } from '../shared/slugs.js';
 
 /** A file to be read, in a thread of its own, and what was said about it. */
@@ -83,6 +84,8 @@ function refusalOf(error: unknown, task: IntakeTask): { status: number; code: st
   if (error instanceof FileProblem) {
     return { status: error.code === 'too-large' ? 413 : 422, code: error.code, detail: error.message };
   }
+  const refused = refusalOfDatabase(error);
+  if (refused) return refused;
   if (!isTaken(error)) return null;
   const detail = `A source called “${task.slug ?? task.name}” is there already. Choose another name.`;
   return { status: 409, code: 'slug-taken', detail };
@@ -133,9 +136,14 @@ async function keepPosts(
   const describer = new FieldDescriber(fields);
   let rows: string[] = [];
   let [bytes, position, done] = [0, 0, 0];
+  // PostgreSQL takes one lot in while the next is read here
+  let inserting: Promise<void> = Promise.resolve();
   const flush = async () => {
+    await inserting;
     if (rows.length === 0) return;
-    await insertPosts(client, sourceId, rows);
+    inserting = insertPosts(client, sourceId, rows);
+    // that it failed is told by the next who waits for it
+    inserting.catch(() => {});
     [rows, bytes] = [[], 0];
     port?.postMessage({ done, total: records.length } satisfies IntakeProgress);
   };
@@ -151,6 +159,7 @@ async function keepPosts(
     if (rows.length >= rowsPerInsert || bytes >= bytesPerInsert) await flush();
   }
   await flush();
+  await inserting;
   const end = reader.finish();
   return { end, described: describer.describe(end.taxonomies) };
 }

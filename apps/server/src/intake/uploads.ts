@@ -76,6 +76,7 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
 
   async #checkRoom(): Promise<void> {
     if (this.#files >= uploadLimits.files || this.#bytes >= uploadLimits.bytes) throw tooMany();
+    await mkdir(this.#folder, { recursive: true });
     const { bavail, bsize } = await statfs(this.#folder);
     if (bavail * bsize < uploadLimits.free) {
       throw new Problem(
@@ -84,7 +85,6 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
         'The disk of this server is nearly full. Make room there, then send the file again.',
       );
     }
-    await mkdir(this.#folder, { recursive: true });
   }
 }
 

@@ -1,7 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import { STATUS_CODES } from 'node:http';
 import type { FastifyReply } from 'fastify';
-import { isOutage } from '../database/outage.js';
+import { refusalOfDatabase } from '../database/outage.js';
 import { Problem, type FieldProblem } from './problem.js';
 
 /** Writes every error as `application/problem+json`. What nobody foresaw is logged and told without its insides. */
@@ -56,7 +56,8 @@ export function asProblem(error: unknown): Problem {
     if (status === 404) return new Problem(404, 'not-found', 'There is nothing at this address.');
     return new Problem(status, codeOf(status), error.message);
   }
-  if (isOutage(error)) return outage();
+  const refusal = refusalOfDatabase(error);
+  if (refusal) return new Problem(refusal.status, refusal.code, refusal.detail);
   const { statusCode, code, message } = error as { statusCode?: number; code?: string; message?: string };
   const parts = code && partProblems[code];
   if (parts) return new Problem(400, 'too-many-parts', parts);
@@ -82,15 +83,6 @@ const partProblems: Readonly<Record<string, string>> = {
   FST_FIELDS_LIMIT: 'The body has more text parts than there are settings. Send only those that are known.',
   FST_PARTS_LIMIT: 'The body has more parts than a file and its settings. Send only those that are known.',
 };
-
-/** PostgreSQL is away or silent. */
-function outage(): Problem {
-  return new Problem(
-    503,
-    'database-down',
-    'PostgreSQL does not answer just now, so this can’t be done. Try again in a moment.',
-  );
-}
 
 function codeOf(status: number): string {
   return (STATUS_CODES[status] ?? 'error').toLowerCase().replace(/[^a-z]+/g, '-');

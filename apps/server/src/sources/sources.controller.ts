@@ -64,17 +64,17 @@ export class SourcesController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<SourceView | JobView> {
     const upload = await this.uploads.receive(request);
-    const read = async (handle?: JobHandle) => {
+    const read = async (signal: AbortSignal, handle?: JobHandle) => {
       try {
         const { path, size, fileName, parts } = upload;
         const body = (await bodyPipe.transform(parts, { type: 'body', metatype: IntakeBody })) as IntakeBody;
-        return viewOf(await this.sources.bringIn({ path, size, fileName, ...body }, handle?.signal, handle));
+        return viewOf(await this.sources.bringIn({ path, size, fileName, ...body }, signal, handle));
       } finally {
         await upload.discard();
       }
     };
-    if (!/\brespond-async\b/i.test(String(request.headers.prefer ?? ''))) return read();
-    const job = this.jobs.start(read);
+    if (!/\brespond-async\b/i.test(String(request.headers.prefer ?? ''))) return read(whileConnected(reply));
+    const job = this.jobs.start((handle) => read(handle.signal, handle));
     void reply.status(202).header('location', `/api/v1/jobs/${job.id}`).header('preference-applied', 'respond-async');
     return job;
   }
@@ -112,4 +112,13 @@ export class SourcesController {
   async remove(@Param('slug') slug: string): Promise<void> {
     await this.sources.remove(slug);
   }
+}
+
+/** Aborts when whoever waits for an answer has gone. */
+function whileConnected(reply: FastifyReply): AbortSignal {
+  const gone = new AbortController();
+  reply.raw.once('close', () => {
+    if (!reply.raw.writableFinished) gone.abort();
+  });
+  return gone.signal;
 }

@@ -113,3 +113,14 @@ test('what the address chooses stands out', () => {
   drawn({}, { chosen: ['inland'] });
   expect(page.texts('.font-semibold')).toEqual(['INLAND']);
 });
+
+test('of very many terms some are listed, and any other is found by typing', () => {
+  drawn({}, { terms: Array.from({ length: 5000 }, (_, i) => term(`t${i}`, null, i)) });
+  page.press('Show 500 of 5,000');
+  expect(page.texts('li')).toHaveLength(500);
+  expect(page.texts('p')).toEqual(['and 4,500 more: find them by typing above']);
+  page.type('Find a term', 't4999');
+  expect(page.texts('li')).toHaveLength(1);
+  page.type('Find a term', 'zzz');
+  expect(page.texts('p')).toEqual(['No term is called that.']);
+});

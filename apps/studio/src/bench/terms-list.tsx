@@ -1,15 +1,17 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { isTerms, type SwitchFacet, type TermFacet } from '@ivy/core';
+import { fold, isTerms, own, type SwitchFacet, type TermFacet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import useSWR from 'swr';
 import type { TermView } from '../api/types.js';
-import { depthsOf } from '../sources/specimen.js';
+import { depthsOf, mostPosts } from '../sources/specimen.js';
 import { figure } from '../shared/figures.js';
 
 /** Terms listed before one asks for all. */
 const firstTerms = 60;
+/** Terms listed at most: a page of more rows would only be scrolled past, slowly. */
+const mostTerms = 500;
 
 interface Props {
   facet: TermFacet | SwitchFacet;
@@ -36,6 +38,7 @@ export function useTerms(source: string, field: string) {
  */
 export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace, onMove }: Props) {
   const [all, setAll] = useState(false);
+  const [find, setFind] = useState('');
   // a press alone edits a label; only a pull of a few pixels drags
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const drop = ({ active, over }: DragEndEvent) => {
@@ -44,13 +47,26 @@ export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace
   if (error) return <p className="text-bad">{error.message}</p>;
   if (!terms) return <p className="remark text-ink-3">Counting the terms…</p>;
   if (terms.length === 0) return <p className="text-ink-2">No post has a value here.</p>;
-  const most = Math.max(1, ...terms.map((term) => term.count));
+  const most = mostPosts(terms);
   const depths = depthsOf(terms);
   const isHidden = (slug: string) =>
     isTerms(facet) && (facet.hide.includes(slug) || (facet.only.length > 0 && !facet.only.includes(slug)));
-  const listed = terms.slice(0, all ? undefined : firstTerms);
+  const found = fold(find.trim());
+  const meeting = found === '' ? terms : terms.filter(({ label }) => fold(label).includes(found));
+  const listed = meeting.slice(0, all || found !== '' ? mostTerms : firstTerms);
+  const rest = meeting.length - listed.length;
   return (
     <>
+      {terms.length > firstTerms && (
+        <input
+          type="search"
+          className="field mb-2 h-[28px] w-full"
+          placeholder={`Find among ${figure(terms.length)} terms`}
+          aria-label="Find a term"
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+      )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={listed.map((term) => term.slug)} strategy={verticalListSortingStrategy}>
           <ul aria-label="Terms">
@@ -58,11 +74,11 @@ export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace
               <TermRow
                 key={term.slug}
                 term={term}
-                own={'labels' in facet ? (facet.labels[term.slug] ?? '') : ''}
+                own={'labels' in facet ? (own(facet.labels, term.slug) ?? '') : ''}
                 isOn={chosen.includes(term.slug)}
                 isHidden={isHidden(term.slug)}
                 canMove={isTerms(facet)}
-                indent={depths[i]! * 13}
+                indent={found === '' ? depths[i]! * 13 : 0}
                 share={term.count / most}
                 onEye={() => onEye(term.slug)}
                 onLabel={(label) => onLabel(term.slug, label)}
@@ -72,11 +88,17 @@ export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace
           </ul>
         </SortableContext>
       </DndContext>
-      {!all && terms.length > firstTerms && (
-        <button type="button" className="link mt-1" onClick={() => setAll(true)}>
-          Show all {figure(terms.length)}
-        </button>
-      )}
+      {found !== '' && meeting.length === 0 && <p className="text-ink-2">No term is called that.</p>}
+      {rest > 0 &&
+        (all || found !== '' ? (
+          <p className="mt-1 text-[13px] text-ink-2">and {figure(rest)} more: find them by typing above</p>
+        ) : (
+          <button type="button" className="link mt-1" onClick={() => setAll(true)}>
+            {terms.length > mostTerms
+              ? `Show ${figure(mostTerms)} of ${figure(terms.length)}`
+              : `Show all ${figure(terms.length)}`}
+          </button>
+        ))}
     </>
   );
 }

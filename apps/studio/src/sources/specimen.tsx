@@ -125,7 +125,7 @@ function Values({ source, field }: { source: SourceView; field: FieldDescription
 function TermValues({ source, field }: { source: SourceView; field: FieldDescription }) {
   const { data } = useSWR<TermView[]>(`/sources/${source.slug}/terms/${encodeURIComponent(field.key)}`);
   if (!data) return null;
-  const most = Math.max(1, ...data.map((term) => term.count));
+  const most = mostPosts(data);
   const depths = depthsOf(data);
   return (
     <>
@@ -145,6 +145,11 @@ function TermValues({ source, field }: { source: SourceView; field: FieldDescrip
       {data.length > 6 && <span className="remark block text-[13px] text-ink-3">and {data.length - 5} more</span>}
     </>
   );
+}
+
+/** How many posts the commonest of some terms has, and 1 at least. */
+export function mostPosts(terms: readonly TermView[]): number {
+  return terms.reduce((most, { count }) => Math.max(most, count), 1);
 }
 
 /** How deep each term stands; terms come parents first. */

@@ -63,3 +63,9 @@ test('what is kept leads to the web alone when a browser reads it', () => {
     { numRuns: 2000 },
   );
 });
+
+test('blanks without end in the middle of an address are passed over once', () => {
+  const start = Date.now();
+  safeAddress(`a${'\u0001'.repeat(300_000)}b`);
+  expect(Date.now() - start).toBeLessThan(500);
+});

@@ -7,10 +7,11 @@ const scheme = /^([a-z][a-z0-9+.-]*):/i;
  * line breaks within it do not count, so they can hide no scheme.
  */
 export function safeAddress(text: string): string | null {
-  const address = text
-    // eslint-disable-next-line no-control-regex -- these are the very characters that browsers pass over
-    .replace(/^[\u0000-\u0020]+|[\u0000-\u0020]+$/g, '')
-    .replace(/[\t\n\r]/g, '');
+  let [start, end] = [0, text.length];
+  // written out: a pattern that looks for blanks at the end tries again at each blank in the middle
+  while (start < end && text.charCodeAt(start) <= 0x20) start++;
+  while (end > start && text.charCodeAt(end - 1) <= 0x20) end--;
+  const address = text.slice(start, end).replace(/[\t\n\r]/g, '');
   if (address === '') return null;
   const name = scheme.exec(address)?.[1]?.toLowerCase();
   return name === undefined || name === 'http' || name === 'https' ? address : null;

@@ -1,0 +1,21 @@
+// Asks one address over and over, in a thread of its own, so that what else the measuring does is not taken for waiting.
+import { parentPort, workerData } from 'node:worker_threads';
+
+const { url, every } = workerData;
+const seen = { asked: 0, failed: 0, longest: 0 };
+let isOver = false;
+parentPort.once('message', () => (isOver = true));
+while (!isOver) {
+  const start = performance.now();
+  try {
+    const response = await fetch(url, { signal: AbortSignal.timeout(120_000) });
+    await response.arrayBuffer();
+    if (response.status !== 200) seen.failed++;
+  } catch {
+    seen.failed++;
+  }
+  seen.asked++;
+  seen.longest = Math.max(seen.longest, performance.now() - start);
+  await new Promise((done) => setTimeout(done, every));
+}
+parentPort.postMessage(seen);

@@ -1,0 +1,41 @@
+import type { Item, Settings } from '@ivy/core';
+import { render } from 'lit';
+import type { Listing } from '../listing/listing.js';
+import { drawCards } from './cards.js';
+
+const card: Settings['card'] = [
+  { show: 'picture', field: 'image', words: '' },
+  { show: 'title', field: 'title', words: '' },
+  { show: 'terms', field: 'constructor', words: '' },
+];
+
+function drawn(item: Partial<Item>): HTMLElement {
+  const page = document.createElement('div');
+  const whole = { id: 'a', title: 'Tern', link: null, fields: {}, ...item };
+  const listing = { settings: { facets: [], card, look: { columns: 3 } }, answer: { items: [whole] } };
+  render(drawCards(listing as unknown as Listing), page);
+  return page;
+}
+
+test.each(['javascript:alert(1)', '\u0001javascript:alert(1)', ' \u0000java\nscript:alert(1)', 'data:text/html,<script>x</script>'])(
+  'a link and a picture of %j are not drawn, whatever server they came from',
+  (address) => {
+    const page = drawn({ link: address, fields: { image: address, title: 'Tern' } });
+    expect([page.querySelector('a'), page.querySelector('img')]).toEqual([null, null]);
+    expect(page.textContent).toContain('Tern');
+  },
+);
+
+test('a web address is a link, and so is one within the site', () => {
+  for (const address of ['https://example.org/n/1', '/n/1', 'n/1']) {
+    const page = drawn({ link: address, fields: { image: address, title: 'Tern' } });
+    expect(page.querySelector('a')!.getAttribute('href')).toBe(address);
+    expect(page.querySelector('img')!.getAttribute('src')).toBe(address);
+  }
+});
+
+test('a post without a value in a field called like what every object has shows nothing there', () => {
+  expect(drawn({ fields: { title: 'Tern' }, marks: {} }).querySelector('.ivy-terms')).toBeNull();
+  const page = drawn({ fields: { title: 'Tern', constructor: [{ slug: 'smith', label: 'Smith' }] } });
+  expect(page.querySelector('.ivy-terms')!.textContent.trim()).toBe('Smith');
+});
