@@ -35,6 +35,8 @@ export * from './model/texts.js';
 export * from './model/word-sets.js';
 export * from './show/card-rows.js';
 export * from './show/date-text.js';
+export * from './show/day-input.js';
+export * from './show/direction.js';
 export * from './show/page-numbers.js';
 export * from './show/range-text.js';
 export { finished, type Steps } from './index/steps.js';

@@ -156,3 +156,40 @@ test('languages and zones are those that can be drawn by', () => {
     zone: 'UTC',
   });
 });
+
+test('a first lens is generous: long lists of terms are typed in, numbers that measure something are ranges', () => {
+  const described = (
+    key: string,
+    type: FieldDescription['type'],
+    distinct: number,
+    more: object = {},
+  ): FieldDescription => ({
+    ...plainField(key, humanise(key)),
+    type,
+    filled: 100,
+    distinct,
+    samples: [],
+    spread: type === 'number' ? { low: 1, high: 90, counts: [] } : null,
+    ...more,
+  });
+  const kindsOf = (fields: FieldDescription[]) => {
+    const read = readLens(proposeLens(fields));
+    return read.ok ? read.value.facets.map(({ key, kind }) => `${key} ${kind}`) : read.problems;
+  };
+  const fields = [
+    described('author', 'terms', 400),
+    described('kind', 'terms', 5),
+    described('minutes', 'number', 40),
+    described('post_id', 'number', 90),
+    described('row', 'number', 100, { spread: { low: 1, high: 100, counts: [] } }),
+    described('tag', 'terms', 9000),
+    described('day', 'date', 50),
+  ];
+  expect(kindsOf(fields)).toEqual(['kind checkboxes', 'author dropdown', 'minutes number-range', 'day date-range']);
+  // where nothing suits well there is still something to choose
+  expect(kindsOf([described('tag', 'terms', 9000)])).toEqual(['tag dropdown']);
+  expect(kindsOf([described('row', 'number', 100, { spread: { low: 1, high: 100, counts: [] } })])).toEqual([
+    'row number-range',
+  ]);
+  expect(kindsOf([described('id', 'text', 100, { role: 'id' })])).toEqual([]);
+});

@@ -49,9 +49,15 @@ const mostFacets = 6;
 export function proposeLens(fields: readonly FieldDescription[]): object {
   const keys = new FacetKeys(['sort', 'page']);
   const suitable = suitableFields(fields);
-  const terms = suitable.filter((field) => field.type === 'terms' || field.type === 'boolean').slice(0, mostFacets);
+  const isShort = (field: FieldDescription) => field.tree || field.distinct <= fewTerms;
+  const ofTerms = suitable.filter((field) => field.type === 'terms' || field.type === 'boolean');
+  // short lists are read at a glance, so they come before those that are typed in
+  const terms = [...ofTerms.filter(isShort), ...ofTerms.filter((field) => !isShort(field))].slice(0, mostFacets);
+  const numbers = suitable.filter((field) => field.type === 'number').slice(0, mostNumbers);
   const days = suitable.filter((field) => field.type === 'date' || field.type === 'datetime').slice(0, 1);
-  const facets = [...proposeSearch(fields, keys), ...[...terms, ...days].map((field) => proposeFacet(field, keys))];
+  const found = [...terms, ...numbers, ...days];
+  const chosen = found.length > 0 ? found : lastResort(fields);
+  const facets = [...proposeSearch(fields, keys), ...chosen.map((field) => proposeFacet(field, keys))];
   const byRole = (role: FieldRole) => fields.find((field) => field.role === role);
   const published = byRole('published');
   const title = byRole('title');
@@ -71,15 +77,40 @@ export function proposeLens(fields: readonly FieldDescription[]): object {
   return { version: 1, facets, sort: { options, default: options[0]?.key ?? '' }, card: { parts: card } };
 }
 
-/** Fields that make a good facet: terms that split the posts into two to fifty groups, dates and numbers. */
+/** Most ranges of numbers a proposal starts with. */
+const mostNumbers = 2;
+/** Terms up to which a list is read at a glance, and up to which one is typed in. */
+const fewTerms = 50;
+const manyTerms = 2000;
+
+/** Fields that make a good facet: terms that split the posts into groups, dates, and numbers that measure something. */
 export function suitableFields(fields: readonly FieldDescription[]): FieldDescription[] {
   return fields.filter((field) => {
     if (field.distinct < 2) return false;
     if (field.type === 'date' || field.type === 'datetime') return true;
     if (field.role !== null && field.role !== 'author') return false;
-    if (field.type === 'terms') return field.tree || field.distinct <= 50;
-    return field.type === 'boolean' || field.type === 'number';
+    if (field.type === 'terms') return field.tree || field.distinct <= manyTerms;
+    return field.type === 'boolean' || measures(field);
   });
+}
+
+/** Names of numbers that count or place things, and of which nobody asks for “from 10 to 20”. */
+const bareNumbers =
+  /(^|[\W_])(id|nr|no|num|number|index|position|order|zip|plz|postcode|phone|lat|latitude|lng|lon|longitude)$/i;
+
+/** Whether numbers measure something: they differ, and do not merely number the posts. */
+function measures({ type, key, distinct, filled, spread }: FieldDescription): boolean {
+  if (type !== 'number' || distinct < 3 || !spread || bareNumbers.test(key)) return false;
+  const span = Number(spread.high) - Number(spread.low);
+  return !(distinct === filled && span === filled - 1);
+}
+
+/** What a facet is made of where nothing suits well, so that a first lens is never without one. */
+function lastResort(fields: readonly FieldDescription[]): FieldDescription[] {
+  const any = fields.filter(({ role, distinct }) => role !== 'id' && distinct >= 2);
+  const best =
+    any.find(({ type }) => type === 'terms' || type === 'boolean') ?? any.find(({ type }) => type === 'number');
+  return best ? [best] : [];
 }
 
 /** Fields a facet can be made of, if one asks for it: also those with more terms than a first lens should start with. */

@@ -49,6 +49,7 @@ export const englishTexts = {
   choose: 'Choose',
   picked: '{n} chosen',
   day: 'Day',
+  badDay: '“{value}” is no day. Write it like {example}.',
   common: 'Common ranges',
   onlyMarked: 'Only what I marked',
   mark: 'Mark {title}',

@@ -1,4 +1,4 @@
-import { slugify, SlugMaker } from './slug.js';
+import { humanise, slugify, SlugMaker } from './slug.js';
 
 test('a slug keeps letters of any script and is never cut in the middle of one', () => {
   expect(slugify('Café & Bar')).toBe('café-and-bar');
@@ -22,4 +22,21 @@ test('a slug that is to be short has room for its number', () => {
   const slugs = Array.from({ length: 12 }, () => maker.make('a long name', 8));
   expect(slugs.slice(0, 3)).toEqual(['a-long-n', 'a-long-2', 'a-long-3']);
   expect(slugs.every((slug) => slug.length <= 8)).toBe(true);
+});
+
+test.each([
+  ['observed_on', 'Observed on'],
+  ['readingTime', 'Reading time'],
+  ['IMDB Rating', 'IMDB Rating'],
+  ['imdbID', 'Imdb ID'],
+  ['IMDBRating', 'IMDB rating'],
+  ['url', 'Url'],
+  ['ISBN', 'ISBN'],
+  ['DESCRIPTION', 'Description'],
+  ['FIRST_NAME', 'First name'],
+  ['New York', 'New York'],
+  ['date observed', 'Date observed'],
+  ['---', '---'],
+])('the field %s is called %s', (key, label) => {
+  expect(humanise(key)).toBe(label);
 });

@@ -63,12 +63,30 @@ export function byCodeUnits(a: string, b: string): number {
   return a < b ? -1 : a > b ? 1 : 0;
 }
 
-/** A field name as a person would write it: `observed_on` → `Observed on`. */
+/**
+ * A field name as a person would write it: `observed_on` → `Observed on`. What was written for people already stays as it is
+ * (`IMDB Rating`), and so do names in capitals that stand for something (`imdbID` → `Imdb ID`).
+ */
 export function humanise(key: string): string {
-  const words = key
+  const given = key.trim().replace(/\s+/g, ' ');
+  if (/\s/.test(given) && /\p{Lu}/u.test(given) && /\p{Ll}/u.test(given)) return capital(given);
+  const words = given
     .replace(/([\p{Ll}\d])(\p{Lu})/gu, '$1 $2')
+    .replace(/(\p{Lu})(\p{Lu}\p{Ll})/gu, '$1 $2')
     .replace(/[_\-.\s]+/g, ' ')
     .trim()
-    .toLowerCase();
-  return words === '' ? key : words[0]!.toUpperCase() + words.slice(1);
+    .split(' ');
+  if (words[0] === '') return key;
+  // a table may have all its names in capitals; there only a short one alone is taken for an abbreviation
+  const longest = !words.every(isInCapitals) ? Infinity : words.length === 1 ? 4 : 0;
+  const kept = words.map((word) => (isInCapitals(word) && word.length <= longest ? word : word.toLowerCase()));
+  return capital(kept.join(' '));
+}
+
+function isInCapitals(word: string): boolean {
+  return /^[\p{Lu}\d]{2,}$/u.test(word);
+}
+
+function capital(text: string): string {
+  return text[0]!.toUpperCase() + text.slice(1);
 }

@@ -17,14 +17,16 @@ function drawn(item: Partial<Item>): HTMLElement {
   return page;
 }
 
-test.each(['javascript:alert(1)', '\u0001javascript:alert(1)', ' \u0000java\nscript:alert(1)', 'data:text/html,<script>x</script>'])(
-  'a link and a picture of %j are not drawn, whatever server they came from',
-  (address) => {
-    const page = drawn({ link: address, fields: { image: address, title: 'Tern' } });
-    expect([page.querySelector('a'), page.querySelector('img')]).toEqual([null, null]);
-    expect(page.textContent).toContain('Tern');
-  },
-);
+test.each([
+  'javascript:alert(1)',
+  '\u0001javascript:alert(1)',
+  ' \u0000java\nscript:alert(1)',
+  'data:text/html,<script>x</script>',
+])('a link and a picture of %j are not drawn, whatever server they came from', (address) => {
+  const page = drawn({ link: address, fields: { image: address, title: 'Tern' } });
+  expect([page.querySelector('a'), page.querySelector('img')]).toEqual([null, null]);
+  expect(page.textContent).toContain('Tern');
+});
 
 test('a web address is a link, and so is one within the site', () => {
   for (const address of ['https://example.org/n/1', '/n/1', 'n/1']) {

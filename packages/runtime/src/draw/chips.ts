@@ -27,7 +27,7 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
   const isClear = writeChoices({ ...choices, page: 1 }, settings) === writeChoices(cleared, settings);
   if (chips.length === 0 && isClear) return nothing;
   const clear = () => {
-    listing.typed.clear();
+    listing.forgetTyped();
     void listing.choose(cleared);
   };
   return html`<ul class="ivy-chips" aria-label=${settings.texts.chosen}>

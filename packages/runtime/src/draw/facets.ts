@@ -39,7 +39,7 @@ export function drawFacet(listing: Listing, key: string): TemplateResult {
   const settings = listing.settings?.facets.find((one) => one.key === key);
   if (!facet || !settings || !isWanted(listing, settings)) return html``;
   const folded = listing.isFolded(key);
-  const body = partId(facet, 'body');
+  const body = partId(listing, facet, 'body');
   return html`<fieldset class="ivy-facet" data-facet=${key} data-kind=${facet.kind}>
     <legend class="ivy-facet-title">
       <button
@@ -68,7 +68,7 @@ function drawClear(listing: Listing, settings: FacetSettings): TemplateResult | 
   const clear = (event: Event) => {
     // the button goes with what it cleared: the heading beside it takes the focus
     (event.currentTarget as HTMLElement).parentElement?.querySelector<HTMLElement>('.ivy-fold')?.focus();
-    listing.typed.delete(settings.key);
+    listing.forgetTyped(settings.key);
     void listing.pick(choose(listing.choices, settings.key, []));
   };
   return html`<button

@@ -22,7 +22,8 @@ export function isMuted(settings: FacetSettings, option: Option, chosen: boolean
   return settings.zero === 'mute' && option.count === 0 && !chosen;
 }
 
-/** An id for a part of a facet, the same on every drawing and apart from other facets' on the page. */
-export function partId(facet: { key: string }, part: string): string {
-  return `ivy-${encodeURIComponent(facet.key)}-${part}`;
+/** An id for a part of a facet, the same on every drawing and apart from other facets' and other listings' on the page. */
+export function partId(listing: Listing, facet: { key: string }, part: string): string {
+  const names = [listing.name, (listing.settings?.address.prefix ?? '') + facet.key];
+  return `ivy-${names.map(encodeURIComponent).join('-')}-${part}`;
 }

@@ -74,13 +74,29 @@ test('days are typed as days, or as a month or a year alone', async () => {
 
 test('what is no day stays in the box, marked, and asks for nothing', async () => {
   visit = await Visit.to([day]);
-  for (const wrong of ['spring', '2026-02-30', '2026-13', '18.5.2026']) {
+  for (const wrong of ['spring', '2026-02-30', '2026-13', '31.2.2026']) {
     await visit.set('From', wrong);
     const box = visit.box('From');
     expect([box.value, box.getAttribute('aria-invalid'), visit.address]).toEqual([wrong, 'true', '']);
+    expect(visit.words('.ivy-bad')[0]).toBe(`“${wrong}” is no day. Write it like 01/03/2025.`);
   }
-  await visit.set('From', '2026-03-01');
-  expect(visit.box('From').getAttribute('aria-invalid')).toBe('false');
+  // the other end can be set meanwhile, and takes nothing of it away
+  await visit.set('To', '2026-02');
+  expect([visit.box('From').value, visit.address]).toEqual(['31.2.2026', 'day=../2026-02-28']);
+  await visit.set('From', '2026-01-01');
+  expect([visit.box('From').getAttribute('aria-invalid'), visit.words('.ivy-bad')[0]]).toEqual(['false', '']);
+  await visit.set('From', 'spring');
+  await visit.press('Clear Day');
+  expect([visit.box('From').value, visit.address]).toEqual(['', '']);
+});
+
+test('days are typed in the ways people write them', async () => {
+  visit = await Visit.to([day]);
+  for (const typed of ['18.5.2026', 'May 18, 2026', '5/18/2026', '18 may 2026']) {
+    await visit.set('From', '');
+    await visit.set('From', typed);
+    expect([typed, visit.address]).toEqual([typed, 'day=2026-05-18/..']);
+  }
 });
 
 test('the calendar sets an end as the box does, within what there is', async () => {
@@ -118,4 +134,29 @@ test('a preset is pressed, shows that it is on, and is taken back by a press', a
   expect([visit.count, isOn()]).toEqual(['24 posts of 40', 'true']);
   await visit.press('Last year');
   expect([visit.count, isOn()]).toEqual(['40 posts', 'false']);
+});
+
+test('one of several has a way back to all, and lets go by a second press or by Space', async () => {
+  visit = await Visit.to([{ key: 'kind', kind: 'radios', field: 'kind' }]);
+  const radios = () => visit.all<HTMLInputElement>('.ivy-tick input');
+  expect(visit.words('.ivy-tick')[0]).toBe('All');
+  expect(radios()[0]!.checked).toBe(true);
+  for (const letGo of [
+    () => radios()[0]!.click(),
+    () => radios()[2]!.click(),
+    () => radios()[2]!.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true })),
+  ]) {
+    radios()[2]!.click();
+    await visit.settle();
+    expect([visit.address, radios()[2]!.checked]).toEqual(['kind=count', true]);
+    letGo();
+    await visit.settle();
+    expect([visit.address, radios()[0]!.checked]).toEqual(['', true]);
+  }
+});
+
+test('ids and groups bear the listing and its prefix, so that two listings on a page do not meet', async () => {
+  visit = await Visit.to([{ key: 'kind', kind: 'radios', field: 'kind' }], { address: { prefix: 'b-' } });
+  expect(visit.all<HTMLInputElement>('.ivy-tick input')[0]!.name).toBe('ivy-walks-b-kind-one');
+  expect(visit.all('.ivy-facet-body')[0]!.id).toBe('ivy-walks-b-kind-body');
 });

@@ -1,8 +1,10 @@
 import {
+  dayExample,
   endsOf,
   endText,
+  fill,
   isDay,
-  isDayOrPart,
+  readDayInput,
   readInterval,
   zoneDays,
   type DateFacetAnswer,
@@ -13,6 +15,7 @@ import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
 import { choose } from '../listing/choices.js';
 import type { Listing } from '../listing/listing.js';
+import { partId } from './option-parts.js';
 import { drawSlider, type SliderRange } from './slider.js';
 
 type RangeAnswer = DateFacetAnswer | NumberFacetAnswer;
@@ -59,14 +62,23 @@ function drawEnd(
       />
     </label>`;
   }
+  const place = `${facet.key} ${end}`;
+  const bad = listing.badDays.get(place);
+  const { language, zone } = listing.settings!;
   const type = (event: Event) => {
-    const box = event.target as HTMLInputElement;
-    const text = box.value.trim();
-    // a year or a month alone is that period; what can't be read stays for the visitor to mend
-    const ok = text === '' || (isDayOrPart(text) && readInterval(text, 0) !== null);
-    box.setAttribute('aria-invalid', String(!ok));
-    if (ok) onSet(text);
+    const text = (event.target as HTMLInputElement).value.trim();
+    const read = text === '' ? '' : readDayInput(text, language, zoneDays(zone).dayAt(Date.now()));
+    // what can't be read stays for the visitor to mend, and nothing is filtered by it
+    if (read === null) listing.badDays.set(place, text);
+    else listing.badDays.delete(place);
+    if (read === null || read === value) listing.redraw();
+    else onSet(read);
   };
+  const pick = (event: Event) => {
+    listing.badDays.delete(place);
+    onSet((event.target as HTMLInputElement).value);
+  };
+  const words = partId(listing, facet, `bad-${end}`);
   const openCalendar = (event: Event) => {
     const box = (event.currentTarget as HTMLElement).parentElement!.querySelector<HTMLInputElement>(
       'input[type=date]',
@@ -78,12 +90,13 @@ function drawEnd(
       <span>${label}</span>
       <input
         type="text"
-        inputmode="numeric"
         class="ivy-input"
         autocomplete="off"
-        maxlength="10"
+        maxlength="40"
         placeholder=${facet.bounds ? facet.bounds[end] : '2026-03-01'}
-        .value=${live(value)}
+        aria-invalid=${bad !== undefined}
+        aria-describedby=${bad === undefined ? nothing : words}
+        .value=${live(bad ?? value)}
         @change=${type}
       />
     </label>
@@ -98,8 +111,11 @@ function drawEnd(
       min=${facet.bounds?.from ?? nothing}
       max=${facet.bounds?.to ?? nothing}
       .value=${live(isDay(value) ? value : '')}
-      @change=${(event: Event) => onSet((event.target as HTMLInputElement).value)}
+      @change=${pick}
     />
+    <p class="ivy-bad" id=${words} role="alert">
+      ${bad === undefined ? nothing : fill(texts.badDay, { value: bad, example: dayExample(language, facet.bounds?.[end]) })}
+    </p>
   </div>`;
 }
 
@@ -155,7 +171,10 @@ function drawThumbs(
       listing.sliding.set(facet.key, `${a || '..'}/${b || '..'}`);
       listing.redraw();
     },
-    onSet: (low, high) => set(value(low, high)),
+    onSet: (low, high) => {
+      listing.forgetTyped(facet.key);
+      set(value(low, high));
+    },
   };
   return drawSlider(range);
 }
@@ -235,7 +254,10 @@ function drawPresets(
     ${presets.map(({ label, range }) => {
       const ends = readInterval(range, today);
       const on = ends !== null && (ends.from ?? '') === from && (ends.to ?? '') === to;
-      const pick = () => void listing.pick(choose(listing.choices, facet.key, on ? [] : [range]));
+      const pick = () => {
+        listing.forgetTyped(facet.key);
+        void listing.pick(choose(listing.choices, facet.key, on ? [] : [range]));
+      };
       return html`<button type="button" class="ivy-button" aria-pressed=${on} @click=${pick}>${label}</button>`;
     })}
   </div>`;

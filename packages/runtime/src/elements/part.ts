@@ -1,3 +1,4 @@
+import { directionOf } from '@ivy/core';
 import { LitElement } from 'lit';
 import { addStyles } from '../styles.js';
 import { listingOf, type Listing } from '../listing/listing.js';
@@ -23,6 +24,8 @@ export abstract class Part extends LitElement {
   declare preview: boolean;
   protected listing: Listing | undefined;
   #unwatch: (() => void) | undefined;
+  #language: string | undefined;
+  #saysItself = false;
 
   constructor() {
     super();
@@ -50,6 +53,17 @@ export abstract class Part extends LitElement {
   override disconnectedCallback(): void {
     super.disconnectedCallback();
     this.#unwatch?.();
+  }
+
+  /** Says which language it is in and which way that is written, where the page has not said so itself. */
+  protected override willUpdate(): void {
+    const language = this.listing?.settings?.language;
+    if (language === undefined || language === this.#language) return;
+    if (this.#language === undefined) this.#saysItself = this.hasAttribute('lang') || this.hasAttribute('dir');
+    this.#language = language;
+    if (this.#saysItself) return;
+    this.lang = language;
+    this.dir = directionOf(language);
   }
 
   /** What is chosen. Setting it is as if a visitor had chosen it. */

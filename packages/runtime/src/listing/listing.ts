@@ -40,6 +40,8 @@ export class Listing {
   marks = new Set<string>();
   /** Ends of a range while a thumb is being moved. */
   readonly sliding = new Map<string, string>();
+  /** What stands in boxes for days and can't be read, by facet and end. */
+  readonly badDays = new Map<string, string>();
   /** What stands in search boxes while they are typed in. */
   readonly typed = new Map<string, string>();
 
@@ -62,7 +64,7 @@ export class Listing {
   #state: PageState = 'live';
 
   constructor(
-    private readonly name: string,
+    readonly name: string,
     origin: string,
     preview: boolean,
   ) {
@@ -82,7 +84,7 @@ export class Listing {
     } else {
       this.#asker = new HttpAsker(origin, name);
       addEventListener('popstate', () => {
-        this.typed.clear();
+        this.forgetTyped();
         this.endTyping();
         void this.load();
       });
@@ -165,6 +167,17 @@ export class Listing {
     if (facet && this.choices.facets[facet.key]?.length) {
       void this.choose({ ...this.choices, page: 1, facets: { ...this.choices.facets, [facet.key]: [...this.marks] } });
     } else this.redraw();
+  }
+
+  /** Lets go of what stands in the boxes of a facet, or of all, and is no choice. */
+  forgetTyped(key?: string): void {
+    if (key === undefined) {
+      this.typed.clear();
+      this.badDays.clear();
+      return;
+    }
+    this.typed.delete(key);
+    for (const end of ['from', 'to']) this.badDays.delete(`${key} ${end}`);
   }
 
   /** Finds terms of a facet by a part of their labels. */

@@ -65,7 +65,7 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
     event.stopPropagation();
     void scrollTo(event.target as HTMLElement);
   };
-  const list = partId(facet, 'list');
+  const list = partId(listing, facet, 'list');
   return html`<div class="ivy-combo">
     ${
       chosen.length === 0
@@ -100,7 +100,7 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
       aria-autocomplete="list"
       aria-expanded=${isOpen}
       aria-controls=${list}
-      aria-activedescendant=${active ? partId(facet, `at-${active.value}`) : nothing}
+      aria-activedescendant=${active ? partId(listing, facet, `at-${active.value}`) : nothing}
       placeholder=${texts.choose}
       .value=${live(text)}
       @input=${(event: Event) => {
@@ -124,7 +124,7 @@ function drawCombobox(listing: Listing, facet: Listed, settings: FacetSettings):
           ? options.map((option) => {
               const isOn = isChosen(listing, facet, option);
               return html`<li
-                id=${partId(facet, `at-${option.value}`)}
+                id=${partId(listing, facet, `at-${option.value}`)}
                 role="option"
                 class=${isMuted(settings, option, isOn) ? 'ivy-list-option ivy-muted' : 'ivy-list-option'}
                 aria-selected=${isOn}

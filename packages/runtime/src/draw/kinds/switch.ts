@@ -38,7 +38,7 @@ function drawThree(listing: Listing, facet: Listed, settings: FacetSettings): Te
           <input
             type="radio"
             class="ivy-unseen"
-            name=${partId(facet, 'three')}
+            name=${partId(listing, facet, 'three')}
             .checked=${live(way.value === chosen)}
             @change=${() => void listing.pick(choose(listing.choices, facet.key, way.value === '' ? [] : [way.value]))}
           />

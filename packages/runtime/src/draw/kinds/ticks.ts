@@ -2,7 +2,7 @@ import { fill, type FacetSettings, type Option } from '@ivy/core';
 import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
 import { repeat } from 'lit/directives/repeat.js';
-import { toggle } from '../../listing/choices.js';
+import { choose, toggle } from '../../listing/choices.js';
 import type { Listing } from '../../listing/listing.js';
 import { drawFind, drawMoreTerms, foundOptions } from '../find.js';
 import { drawCount, isChosen, isMuted, partId, type Listed } from '../option-parts.js';
@@ -31,6 +31,7 @@ export function drawTicks(listing: Listing, facet: Listed, settings: FacetSettin
   const parents = isTree ? new Set(facet.options.map((option) => option.parent)) : null;
   return html`${facet.options.length >= findFrom ? drawFind(listing, facet, settings) : nothing}
     <ul class="ivy-options" data-tree=${isTree}>
+      ${settings.single && find === '' ? drawAll(listing, facet) : nothing}
       ${repeat(
         options,
         (option) => option.value,
@@ -88,21 +89,43 @@ function drawTick(
     event.preventDefault();
     pick();
   };
+  // nor does Space, which presses whatever else has the focus
+  const press = (event: KeyboardEvent) => {
+    if (event.key === ' ') clear(event);
+  };
   const isTree = facet.kind === 'tree';
   return html`<li class="ivy-option" data-depth=${option.depth} style="--ivy-depth:${option.depth}">
     ${isTree ? (isParent && !finding ? drawBranch(listing, facet, option) : html`<span class="ivy-branch"></span>`) : nothing}
     <label class=${isMuted(settings, option, chosen) ? 'ivy-tick ivy-muted' : 'ivy-tick'}>
       <input
         type=${single ? 'radio' : 'checkbox'}
-        name=${partId(facet, 'one')}
+        name=${partId(listing, facet, 'one')}
         .value=${option.value}
         .checked=${live(chosen)}
         .indeterminate=${live(option.partly && !chosen)}
         @change=${pick}
         @click=${clear}
+        @keydown=${press}
       />
       <span class="ivy-label">${option.label}</span>
       ${drawCount(listing, settings, option)}
+    </label>
+  </li>`;
+}
+
+/** The way back to all: one of several can't be let go otherwise by who does not know that a second press does it. */
+function drawAll(listing: Listing, facet: Listed): TemplateResult {
+  const none = (listing.choices.facets[facet.key]?.length ?? 0) === 0;
+  return html`<li class="ivy-option">
+    <label class="ivy-tick">
+      <input
+        type="radio"
+        name=${partId(listing, facet, 'one')}
+        value=""
+        .checked=${live(none)}
+        @change=${() => void listing.pick(choose(listing.choices, facet.key, []))}
+      />
+      <span class="ivy-label">${listing.settings!.texts.all}</span>
     </label>
   </li>`;
 }
