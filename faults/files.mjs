@@ -3,10 +3,13 @@ import { ask, meanwhile, ms, serve, upload, wait } from './serve.mjs';
 
 const rows = (size, make) => Array.from({ length: size }, (_, i) => make(i)).join('\n');
 
+/** A tag without a letter or digit, another for each number. */
+const marks = (n) => [...n.toString(7).padStart(6, '0')].map((digit) => '!?.:-*+'[Number(digit)]).join('');
+
 export const hostileFiles = {
   '156 kB cell of <a': () => `title,text\nx,${'<a'.repeat(78_000)}`,
   '20,000 tags of punctuation': () =>
-    `title,tags\n${rows(200, (i) => `p${i},${Array.from({ length: 100 }, (_, t) => '!?.:-*+'[(i * 100 + t) % 7].repeat(2 + ((i * 100 + t) % 997))).join('|')}`)}`,
+    `title,tags\n${rows(400, (i) => `p${i},${Array.from({ length: 100 }, (_, t) => marks((i % 200) * 100 + t)).join('|')}`)}`,
   '69 kB of tags that never end': () => `title,text\nx,${'<b>x</b>'.repeat(4_000)}${'<style '.repeat(5_000)}`,
   '52 MB of posts': () =>
     `id,title,text,habitat,day\n${rows(260_000, (i) => `p${i},Post number ${i},${'mud and terns at low tide '.repeat(6)},Mudflat|Reedbed,2026-01-0${1 + (i % 9)}`)}`,

@@ -17,6 +17,7 @@ export { type TermColumn } from './index/term-column.js';
 export * from './dates/calendar.js';
 export { zoneDays } from './dates/zone.js';
 export { readInterval } from './dates/interval.js';
+export { presetRange } from './dates/preset.js';
 export * from './lens/card.js';
 export * from './lens/check.js';
 export * from './lens/label.js';

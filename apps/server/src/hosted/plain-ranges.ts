@@ -1,5 +1,6 @@
 import {
   endsOf,
+  presetRange,
   readAddress,
   readInterval,
   writeAddress,
@@ -70,7 +71,8 @@ function drawPresets(
   const without = hrefOf(plain, { ...plain.query, selections, page: 1 });
   const today = zoneDays(plain.settings.zone).dayAt(plain.now);
   return html`<div class="ivy-buttons ivy-presets" role="group" aria-label="${plain.settings.texts.common}">
-    ${presets.map(({ label, range }) => {
+    ${presets.map(({ label, range: given }) => {
+      const range = presetRange(given, today);
       const ends = readInterval(range, today);
       const isOn = ends !== null && (ends.from ?? '') === from && (ends.to ?? '') === to;
       const href = isOn

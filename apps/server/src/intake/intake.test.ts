@@ -27,6 +27,9 @@ async function longestWait<T>(work: Promise<T>): Promise<{ result: T; longest: n
   return { result, longest };
 }
 
+/** A tag without a letter or digit, another for each number. */
+const marks = (n: number) => [...n.toString(7).padStart(6, '0')].map((digit) => '!?.:-*+'[Number(digit)]).join('');
+
 const hostile: [string, string][] = [
   ['a cell of nothing but tags that begin', `title,text\nx,${'<a'.repeat(78_000)}`],
   [
@@ -35,7 +38,7 @@ const hostile: [string, string][] = [
   ],
   [
     'tags of nothing but punctuation',
-    `title,tags\n${Array.from({ length: 200 }, (_, i) => `p${i},${Array.from({ length: 100 }, (_, t) => '!?.:-*+'[(i * 100 + t) % 7]!.repeat(2 + ((i * 100 + t) % 997))).join('|')}`).join('\n')}`,
+    `title,tags\n${Array.from({ length: 400 }, (_, i) => `p${i},${Array.from({ length: 100 }, (_, t) => marks((i % 200) * 100 + t)).join('|')}`).join('\n')}`,
   ],
   ['an address that is nearly one of a picture', `title,image\nx,${'.png?'.repeat(20_000)} x`],
   ['blanks without end', `title,path\nx,a${' '.repeat(100_000)}b > c`],

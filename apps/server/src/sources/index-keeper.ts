@@ -24,6 +24,9 @@ export interface KeptIndex {
   keptTexts: number;
 }
 
+/** What was read of a source: nothing new, its snapshot, or its posts, taken apart. */
+type Fetched = { same: true } | { revision: number; bytes: Uint8Array } | { revision: number; builder: IndexBuilder };
+
 /**
  * Holds one index a source, read from its snapshot or made from the posts when first asked for, and made anew after a
  * change. An answer takes its index once, so a swap in the middle never mixes two revisions.
@@ -78,15 +81,28 @@ export class IndexKeeper implements OnModuleDestroy {
 
   /** @param before  returned itself while the source has not changed */
   async #load(sourceId: string, before: KeptIndex | undefined): Promise<KeptIndex> {
-    // one state of the database for all reads, so that posts and terms are of one revision
-    return this.database.transaction('REPEATABLE READ', async (manager) => {
+    const found = await this.#fetch(sourceId, before?.revision);
+    if ('same' in found) return before!;
+    const { revision } = found;
+    const index = 'bytes' in found ? await this.#read(found.bytes) : await inTurns(found.builder.finishing());
+    if (index) return { revision, index, keptTexts: 'bytes' in found ? index.texts.length : -1 };
+    // a snapshot that can't be read: the posts themselves are read instead
+    const posts = await this.#fetch(sourceId, undefined, false);
+    if (!('builder' in posts)) throw new Error('The posts of a source were not read.');
+    return { revision: posts.revision, index: await inTurns(posts.builder.finishing()), keptTexts: -1 };
+  }
+
+  /**
+   * Reads what an index is made from, in one state of the database, so that posts and terms are of one revision. The
+   * connection is given back before anything is worked out of it.
+   */
+  async #fetch(sourceId: string, known: number | undefined, maySnapshot = true): Promise<Fetched> {
+    return this.database.transaction('REPEATABLE READ', async (manager): Promise<Fetched> => {
       const source = await manager.findOneByOrFail(Source, { id: sourceId });
       const { revision } = source;
-      if (before?.revision === revision) return before;
-      const bytes = await snapshotOf(manager, sourceId, revision);
-      const index = bytes && (await this.#read(bytes));
-      if (index) return { revision, index, keptTexts: index.texts.length };
-      return { revision, index: await build(manager, source), keptTexts: -1 };
+      if (revision === known) return { same: true };
+      const bytes = maySnapshot ? await snapshotOf(manager, sourceId, revision) : null;
+      return bytes ? { revision, bytes } : { revision, builder: await readPostsOf(manager, source) };
     });
   }
 
@@ -125,8 +141,8 @@ async function snapshotOf(manager: EntityManager, sourceId: string, revision: nu
 /** Posts that are read in one go: few enough that others need not wait for them to be taken apart. */
 const readTogether = 500;
 
-/** Makes an index from the posts of a source as they come, so that they are never in memory all at once. */
-async function build(manager: EntityManager, { id, fields, posts: size }: Source): Promise<PostIndex> {
+/** Takes the posts of a source apart as they come, so that they are never in memory all at once. */
+async function readPostsOf(manager: EntityManager, { id, fields, posts: size }: Source): Promise<IndexBuilder> {
   const terms = await manager.find(TermRow, { where: { sourceId: id }, order: { field: 'ASC', position: 'ASC' } });
   const builder = new IndexBuilder(fields, taxonomiesOf(terms), size);
   // in any order: the index has one of its own
@@ -139,7 +155,7 @@ async function build(manager: EntityManager, { id, fields, posts: size }: Source
     builder.add(posts);
   }
   await manager.query('CLOSE every_post');
-  return inTurns(builder.finishing());
+  return builder;
 }
 
 function taxonomiesOf(rows: readonly TermRow[]): Record<string, Term[]> {

@@ -83,7 +83,7 @@ export function KindWiring({ facet, onChange }: Props) {
       );
     case 'date-range':
       return (
-        <section className="section grid gap-2.5">
+        <section className="section grid grid-cols-[minmax(0,1fr)] gap-2.5">
           <Row label="Pick">
             <Segments
               label="Visitors pick"
@@ -143,8 +143,8 @@ function withWord(labels: Record<string, string>, value: string, word: string): 
 const year = new Date().getFullYear();
 const offers = [
   { label: 'Last 30 days', range: 'P30D' },
-  { label: 'This year', range: String(year) },
-  { label: 'Last year', range: String(year - 1) },
+  { label: 'This year', range: 'this-year' },
+  { label: 'Last year', range: 'last-year' },
 ];
 
 /** Ranges visitors can press: some to offer, and own ones as an address writes them. */
@@ -162,7 +162,7 @@ function Presets({
       <h3 className="eyebrow mb-1.5">Presets</h3>
       <ul className="grid gap-1">
         {facet.presets.map((preset, i) => (
-          <li key={i} className="flex gap-1">
+          <li key={i} className="flex min-w-0 gap-1">
             <input
               className="field min-w-0 flex-1"
               aria-label={`Label of preset ${i + 1}`}
@@ -176,7 +176,7 @@ function Presets({
               }
             />
             <input
-              className="field mono w-[118px] text-[12px]"
+              className="field mono w-[104px] min-w-0 shrink text-[12px]"
               aria-label={`Range of preset ${i + 1}`}
               maxLength={40}
               value={preset.range}

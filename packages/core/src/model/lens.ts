@@ -103,7 +103,7 @@ const facetShape = variant('kind', {
     ...range,
     /** `day`: one day is picked and not two ends. */
     pick: withDefault(choice('range', 'day'), () => 'range' as const),
-    /** Ranges offered by a press: an interval as an address takes it, such as `P30D` or `2026`. */
+    /** Ranges offered by a press: an interval as an address takes it, such as `P30D` or `2026`, or `this-year` and the like. */
     presets: withDefault(
       list(object({ label: text({ min: 1, max: 60 }), range: text({ min: 1, max: 40 }) }), 12),
       () => [],

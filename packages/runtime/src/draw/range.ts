@@ -4,6 +4,7 @@ import {
   endText,
   fill,
   isDay,
+  presetRange,
   readDayInput,
   readInterval,
   zoneDays,
@@ -251,7 +252,8 @@ function drawPresets(
   if (presets.length === 0) return nothing;
   const today = zoneDays(listing.settings!.zone).dayAt(Date.now());
   return html`<div class="ivy-buttons ivy-presets" role="group" aria-label=${listing.settings!.texts.common}>
-    ${presets.map(({ label, range }) => {
+    ${presets.map(({ label, range: given }) => {
+      const range = presetRange(given, today);
       const ends = readInterval(range, today);
       const on = ends !== null && (ends.from ?? '') === from && (ends.to ?? '') === to;
       const pick = () => {
