@@ -55,12 +55,18 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
 /** A lens with an ivy leaf under it. */
 function Mark() {
   return (
-    <svg width="24" height="24" viewBox="0 0 32 32" aria-hidden="true" className="text-ivy">
-      <path fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinecap="round" d="m20.5 21.5 7 7" />
-      <circle cx="14" cy="15" r="9.4" fill="none" stroke="currentColor" strokeWidth="2.4" />
+    <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden="true" className="text-ivy">
+      <path
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2.4"
+        strokeLinecap="round"
+        d="M16 19.5c.2 4.4 1.5 7.6 4.5 10.5"
+      />
       <path
         fill="currentColor"
-        d="M14 21.4c-1-3-4.9-3.4-5.7-6.9 2.1.3 2.6-.4 2.2-2.7 2.4.4 2.9-1.3 3.5-3.6.6 2.3 1.1 4 3.5 3.6-.4 2.3.1 3 2.2 2.7-.8 3.5-4.7 3.9-5.7 6.9z"
+        fillRule="evenodd"
+        d="M16 1.6c2 2.6 3.2 5 3.9 7.5 2.6-1.3 5.3-1.7 8-1-.5 5.6-3.5 10.4-7.8 12.5-1.6.8-3.1.6-4.1-.5-1 1.1-2.5 1.3-4.1.5-4.3-2.1-7.3-6.9-7.8-12.5 2.7-.7 5.4-.3 8 1C12.8 6.6 14 4.2 16 1.6Zm0 7a4.3 4.3 0 1 0 0 8.6 4.3 4.3 0 0 0 0-8.6Z"
       />
     </svg>
   );

@@ -160,11 +160,11 @@ function Presets({
   return (
     <div>
       <h3 className="eyebrow mb-1.5">Presets</h3>
-      <ul className="grid gap-1">
+      <ul className="grid gap-2">
         {facet.presets.map((preset, i) => (
-          <li key={i} className="flex min-w-0 gap-1">
+          <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-1 gap-y-0.5">
             <input
-              className="field min-w-0 flex-1"
+              className="field w-full"
               aria-label={`Label of preset ${i + 1}`}
               maxLength={60}
               value={preset.label}
@@ -176,7 +176,7 @@ function Presets({
               }
             />
             <input
-              className="field mono w-[104px] min-w-0 shrink text-[12px]"
+              className="field mono order-1 h-[24px] w-full text-[12px]"
               aria-label={`Range of preset ${i + 1}`}
               maxLength={40}
               value={preset.range}

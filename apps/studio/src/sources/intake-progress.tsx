@@ -16,8 +16,8 @@ export function IntakeProgress({ file, stage }: { file: string; stage: IntakeSta
         className="mt-2 h-[5px] overflow-hidden rounded-full bg-sunk"
       >
         <span
-          className="block h-full rounded-full bg-ivy transition-[width] motion-reduce:transition-none"
-          style={{ width: `${(part ?? 0) * 100}%` }}
+          className={`block h-full rounded-full bg-ivy motion-reduce:animate-none motion-reduce:transition-none ${part === null ? 'animate-pulse opacity-40' : 'transition-[width]'}`}
+          style={{ width: `${(part ?? 1) * 100}%` }}
         />
       </div>
       <p className="mt-1 min-h-[1.4em] text-[13px] text-ink-2">

@@ -36,6 +36,7 @@ export function drawRange(listing: Listing, facet: RangeAnswer, settings: FacetS
       ${drawEnd(listing, facet, settings, 'from', from, (value) => set([value, to]))}
       ${drawEnd(listing, facet, settings, 'to', to, (value) => set([from, value]))}
     </div>
+    ${drawBadDay(listing, facet, 'from')} ${drawBadDay(listing, facet, 'to')}
     ${drawPresets(listing, facet, settings, from, to)}`;
 }
 
@@ -114,10 +115,19 @@ function drawEnd(
       .value=${live(isDay(value) ? value : '')}
       @change=${pick}
     />
-    <p class="ivy-bad" id=${words} role="alert">
-      ${bad === undefined ? nothing : fill(texts.badDay, { value: bad, example: dayExample(language, facet.bounds?.[end]) })}
-    </p>
   </div>`;
+}
+
+/** What is said of an end that can't be read; empty while there is nothing to say, so that it is read out when it comes. */
+function drawBadDay(listing: Listing, facet: RangeAnswer, end: 'from' | 'to'): TemplateResult | typeof nothing {
+  if (facet.kind !== 'date-range') return nothing;
+  const bad = listing.badDays.get(`${facet.key} ${end}`);
+  const { texts, language } = listing.settings!;
+  const words =
+    bad === undefined
+      ? nothing
+      : fill(texts.badDay, { value: bad, example: dayExample(language, facet.bounds?.[end]) });
+  return html`<p class="ivy-bad" id=${partId(listing, facet, `bad-${end}`)} role="alert">${words}</p>`;
 }
 
 /** One day and not two ends. */
