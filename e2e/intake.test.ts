@@ -62,7 +62,7 @@ test('a file of one’s own becomes a source, its fields found, and a sensible l
     await browser.find('.ivy-card');
     return browser.texts('.ivy-facet-title');
   });
-  expect(facets).toEqual(['Search', 'Region', 'Terrain', 'Dogs', 'Date']);
+  expect(facets).toEqual(['Search', 'Region', 'Terrain', 'Dogs', 'Miles', 'Date']);
   await browser.inFrame(async () => (await browser.named('[data-facet=terrain] input', 'Steep')).sendKeys(Key.SPACE));
   await browser.untilSearch('?terrain=steep');
   await browser.until('15 of 30', async () => (await browser.text('[data-testid=matched]')) === '15');

@@ -6,7 +6,7 @@ import { limits } from '@ivy/formats';
 import { NestFactory } from '@nestjs/core';
 import { FastifyAdapter, type NestFastifyApplication } from '@nestjs/platform-fastify';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import { existsSync } from 'node:fs';
 import { AppModule } from './app.module.js';
 import { takeJsonBodies } from './doors/bodies.js';
@@ -49,7 +49,7 @@ export async function createApp({
     abortOnError: false,
     bodyParser: false,
   });
-  const server = app.getHttpAdapter().getInstance() as unknown as FastifyInstance;
+  const server = app.getHttpAdapter().getInstance();
   takeJsonBodies(server);
   guardDoors(server, doors);
   endSlowSenders(server);

@@ -52,7 +52,6 @@ export const sheet = `@layer ivy {
 :where(.ivy-find-none){margin:4px 0;color:var(--ivy-ink-2)}
 :where(.ivy-find-none:empty){display:none}
 :where(.ivy-bad){margin:6px 0 0;color:var(--ivy-bad,#a3341d);font-size:.92em}
-:where(.ivy-bad:empty){display:none}
 :where(.ivy-more-terms){margin:6px 0 0;color:var(--ivy-ink-2);font-size:.92em}
 :where(.ivy-option){display:flex;align-items:center;padding-inline-start:calc(var(--ivy-depth,0) * 20px)}
 :where(.ivy-option .ivy-tick){flex:1;min-width:0}

@@ -8,6 +8,8 @@ const base: Directives = {
   // pictures of posts come from the sites they belong to
   'img-src': ['*', 'data:'],
   'style-src': ["'self'", "'unsafe-inline'"],
+  // small typefaces stand in the style sheet itself
+  'font-src': ["'self'", 'data:'],
   'script-src': ["'self'"],
   'object-src': ["'none'"],
   'base-uri': ["'none'"],

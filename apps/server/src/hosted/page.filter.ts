@@ -33,6 +33,7 @@ function problemPage(problem: Problem): string {
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <meta name="robots" content="noindex" />
         <title>${title}</title>
+        <link rel="icon" href="data:," />
         ${pageStyle}
       </head>
       <body>

@@ -197,6 +197,7 @@ export function plainDocument(plain: Plain, page: { slug: string; name: string; 
         <meta charset="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <title>${page.name}</title>
+        <link rel="icon" href="data:," />
         <link rel="canonical" href="${canonical}" />
         ${page.scripts && html`<script type="module" src="/embed/ivy-lens.js"></script>`}
         <link rel="stylesheet" href="/embed/ivy-lens.css" />

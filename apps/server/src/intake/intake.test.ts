@@ -256,6 +256,8 @@ test('files wait for their turn and are told their place; one that is cancelled 
   const file = `id,title,kind\n${rows.join('\n')}`;
   const begin = (slug: string) => server.upload(file, `${slug}.csv`, { slug }, { prefer: 'respond-async' });
   const [first, second, third] = [await begin('first'), await begin('second'), await begin('third')];
+  // its place is told once the name it asks for was looked up
+  await wait(150);
   const places = await Promise.all(
     [second, third].map(
       async ({ headers }) => (await server.ask('GET', headers.get('location')!)).body.waits as number,

@@ -36,6 +36,7 @@ test('without a config one is proposed from the fields', async () => {
     ['place', 'tree'],
     ['kind', 'checkboxes'],
     ['open', 'radios'],
+    ['minutes', 'number-range'],
     ['published', 'date-range'],
   ]);
 });

@@ -118,15 +118,12 @@ function drawEnd(
   </div>`;
 }
 
-/** What is said of an end that can't be read; empty while there is nothing to say, so that it is read out when it comes. */
+/** What is said of an end that can't be read. */
 function drawBadDay(listing: Listing, facet: RangeAnswer, end: 'from' | 'to'): TemplateResult | typeof nothing {
-  if (facet.kind !== 'date-range') return nothing;
-  const bad = listing.badDays.get(`${facet.key} ${end}`);
+  const value = listing.badDays.get(`${facet.key} ${end}`);
+  if (facet.kind !== 'date-range' || value === undefined) return nothing;
   const { texts, language } = listing.settings!;
-  const words =
-    bad === undefined
-      ? nothing
-      : fill(texts.badDay, { value: bad, example: dayExample(language, facet.bounds?.[end]) });
+  const words = fill(texts.badDay, { value, example: dayExample(language, facet.bounds?.[end]) });
   return html`<p class="ivy-bad" id=${partId(listing, facet, `bad-${end}`)} role="alert">${words}</p>`;
 }
 
