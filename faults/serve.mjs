@@ -119,7 +119,7 @@ export function sendJson(url, method, body, headers = {}) {
 /** Asks over and over while something goes on. */
 export async function meanwhile(url, work, every = 10) {
   const pinger = new Worker(new URL('./pinger.mjs', import.meta.url), { workerData: { url, every } });
-  await wait(50);
+  await new Promise((done) => pinger.once('message', done));
   const result = await work();
   const seen = new Promise((done) => pinger.once('message', done));
   pinger.postMessage('over');

@@ -116,46 +116,90 @@ function* rankByWord(
   ranks: Ranks,
   arena: Arena | null,
 ): Steps<void> {
-  const { starts, posts: having, weights, lengths } = index;
-  const places = placesOf(index, posts);
-  const times = new Float64Array(posts.length);
-  const wholes = new Uint8Array(posts.length);
-  // places that the wanted thing in hand was found at, each once: mostly far fewer than there are
-  const hitAt = new Uint32Array(posts.length);
-  let hitCount = 0;
+  const { starts } = index;
+  const size = posts.length;
+  const hits: Hits = {
+    times: new Float64Array(size),
+    wholes: new Uint8Array(size),
+    at: new Uint32Array(size),
+    places: placesOf(index, posts),
+  };
   for (const one of wanted) {
-    const [from, to] = one.whole < 0 ? [0, 0] : [starts[one.whole]!, starts[one.whole + 1]!];
-    const takeUp = (start: number, end: number) => {
-      const hits = hitsIn(having.subarray(start, end), bits, arena);
-      for (let h = 0; h < hits.length; h++) {
-        const at = start + hits[h]!;
-        const i = places[having[at]!]!;
-        if (times[i] === 0) hitAt[hitCount++] = i;
-        times[i]! += weights[at]!;
-        if (at >= from && at < to) wholes[i] = 1;
-      }
-    };
+    let count = 0;
     for (const runs of one.met) {
       for (const { first, end } of runs) {
         for (let at = starts[first]!; at < starts[end]!; at += atOnce) {
           const upTo = Math.min(at + atOnce, starts[end]!);
-          if (arena) arena.during(() => takeUp(at, upTo));
+          const [from, known] = [at, count];
+          if (arena) count = arena.during(() => takeUp(index, hits, known, one.whole, from, upTo, bits, arena));
           else {
-            takeUp(at, upTo);
+            count = takeUp(index, hits, known, one.whole, from, upTo, bits, null);
             yield;
           }
         }
       }
     }
-    const worth = worthOf(index, one);
-    for (let h = 0; h < hitCount; h++) {
-      const i = hitAt[h]!;
-      const post = posts[i]!;
-      if (!worth.inRow || hasBit(worth.inRow, post)) addScore(ranks, i, worth, times[i]!, lengths[post]!, wholes[i]!);
-      times[i] = wholes[i] = 0;
-    }
-    hitCount = 0;
+    scoreHits(index, hits, count, worthOf(index, one), posts, ranks);
     yield;
+  }
+}
+
+/** What the wanted thing in hand was found at. All is 0 again when its hits are scored. */
+interface Hits {
+  /** By place among the posts to be ordered: hits, each counting as much as its field weighs. */
+  times: Float64Array;
+  /** Whether one of them was the whole word. */
+  wholes: Uint8Array;
+  /** The places with hits, each once. */
+  at: Uint32Array;
+  /** By post: its place. */
+  places: Uint32Array;
+}
+
+/**
+ * Takes up the posts of words from one place to another that are to be ordered.
+ * @param count  places with hits so far
+ * @returns how many there are then
+ */
+function takeUp(
+  { starts, posts: having, weights }: TextIndex,
+  { times, wholes, at: hitAt, places }: Hits,
+  count: number,
+  whole: number,
+  start: number,
+  end: number,
+  bits: Bits,
+  arena: Arena | null,
+): number {
+  const found = hitsIn(having.subarray(start, end), bits, arena);
+  const [from, to] = whole < 0 ? [0, 0] : [starts[whole]!, starts[whole + 1]!];
+  for (let h = 0; h < found.length; h++) {
+    const at = start + found[h]!;
+    const i = places[having[at]!]!;
+    if (times[i] === 0) hitAt[count++] = i;
+    times[i]! += weights[at]!;
+    if (at >= from && at < to) wholes[i] = 1;
+  }
+  return count;
+}
+
+/** Scores the hits of a wanted thing: going by the places with hits, or, where most have some, along all of them. */
+function scoreHits(
+  { lengths }: TextIndex,
+  { times, wholes, at }: Hits,
+  count: number,
+  worth: Worth,
+  posts: Uint32Array,
+  ranks: Ranks,
+): void {
+  const isMost = count * 4 > posts.length;
+  const all = isMost ? posts.length : count;
+  for (let h = 0; h < all; h++) {
+    const i = isMost ? h : at[h]!;
+    if (times[i] === 0) continue;
+    const post = posts[i]!;
+    if (!worth.inRow || hasBit(worth.inRow, post)) addScore(ranks, i, worth, times[i]!, lengths[post]!, wholes[i]!);
+    times[i] = wholes[i] = 0;
   }
 }
 
