@@ -12,9 +12,16 @@ export async function waits(postgres, say, size = 200_000) {
     ),
   );
   const file = `id,${names.join(',')}\n${lines.join('\n')}`;
-  const made = await upload(server.url, file, 'posts.csv', { slug: 'waits' });
-  if (made.status !== 201) throw new Error(`The posts did not come in: ${made.body.slice(0, 300)}`);
   await upload(server.url, 'id,title\n1,One\n2,Two', 'small.csv', { slug: 'small' });
+  await sendJson(`${server.url}/api/v1/lenses`, 'POST', { name: 'Small', source: 'small', slug: 'small' });
+  await sendJson(`${server.url}/api/v1/lenses/small/releases`, 'POST', {});
+  const other = `${server.url}/api/v1/lenses/small/results`;
+  const coming = await meanwhile(other, () => upload(server.url, file, 'posts.csv', { slug: 'waits' }), 2);
+  const made = coming.result;
+  say(
+    `${size} posts come in · ${made.status} in ${ms(made.ms)} · ${coming.asked} answers of another lens, p99 ${ms(coming.p99)}, at most ${ms(coming.longest)}`,
+  );
+  if (made.status !== 201) throw new Error(`The posts did not come in: ${made.body.slice(0, 300)}`);
   const fields = new Set(JSON.parse(made.body).fields.map(({ key }) => key));
   const config = lensConfig();
   config.facets = config.facets.filter((facet) => !facet.field || fields.has(facet.field));
@@ -25,9 +32,7 @@ export async function waits(postgres, say, size = 200_000) {
     config,
   });
   if (lens.status !== 201) throw new Error(`The lens was not made: ${lens.body.slice(0, 500)}`);
-  await sendJson(`${server.url}/api/v1/lenses`, 'POST', { name: 'Small', source: 'small', slug: 'small' });
-  for (const slug of ['waits', 'small']) await sendJson(`${server.url}/api/v1/lenses/${slug}/releases`, 'POST', {});
-  const other = `${server.url}/api/v1/lenses/small/results`;
+  await sendJson(`${server.url}/api/v1/lenses/waits/releases`, 'POST', {});
   const first = await meanwhile(other, () => ask(`${server.url}/api/v1/lenses/waits/results`, {}, 120_000), 2);
   say(`first answer after the import · ${ms(first.result.ms)} · others waited at most ${ms(first.longest)}`);
   await ask(`${server.url}/api/v1/lenses/waits/results?q=ab`, {}, 120_000);

@@ -22,7 +22,7 @@ export function bodyProblem(body: unknown): Problem | null {
   const rest: { value: unknown; pointer: string; depth: number }[] = [{ value: body, pointer: '', depth: 0 }];
   for (let at = rest.pop(); at; at = rest.pop()) {
     const { value, pointer, depth } = at;
-    if (typeof value === 'string' && isBroken(value)) return broken(pointer);
+    if (typeof value === 'string' && isBroken(value)) return brokenText(pointer);
     if (typeof value !== 'object' || value === null) continue;
     if (depth >= maxDepth) {
       return new Problem(
@@ -32,14 +32,15 @@ export function bodyProblem(body: unknown): Problem | null {
       );
     }
     for (const [key, inner] of Object.entries(value)) {
-      if (isBroken(key)) return broken(pointer);
+      if (isBroken(key)) return brokenText(pointer);
       rest.push({ value: inner, pointer: step(pointer, key), depth: depth + 1 });
     }
   }
   return null;
 }
 
-function broken(pointer: string): Problem {
+/** A text holds what no database keeps. */
+export function brokenText(pointer: string): Problem {
   return new Problem(
     400,
     'broken-text',

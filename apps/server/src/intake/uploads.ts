@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Transform, type TransformCallback } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { brokenText } from '../doors/bodies.js';
 import { Problem } from '../problem/problem.js';
 
 /** A file as it came, on disk until it is read. */
@@ -111,10 +112,8 @@ async function readParts(
 
 function textOf(name: string, value: unknown): string {
   const text = String(value);
-  if (!isBroken(text)) return text;
-  throw new Problem(400, 'broken-text', 'A text holds a null character or half of a letter. Take it out. See errors.', [
-    { pointer: `/${name}`, message: 'holds a null character or half of a surrogate pair' },
-  ]);
+  if (isBroken(text)) throw brokenText(`/${name}`);
+  return text;
 }
 
 async function keepFile(part: MultipartFile, path: string, count: (bytes: number) => void): Promise<string> {
