@@ -2,14 +2,16 @@ import type { DataSourceOptions } from 'typeorm';
 import { LensRow } from './lens.entity.js';
 import { First1700000000001 } from './migrations/1-first.js';
 import { Snapshots1700000000002 } from './migrations/2-snapshots.js';
+import { SnapshotPieces1700000000003 } from './migrations/3-snapshot-pieces.js';
 import { PostRow } from './post.entity.js';
 import { Release } from './release.entity.js';
 import { Setting } from './setting.entity.js';
+import { SnapshotPiece } from './snapshot-piece.entity.js';
 import { Snapshot } from './snapshot.entity.js';
 import { Source } from './source.entity.js';
 import { TermRow } from './term.entity.js';
 
-export const entities = [Source, PostRow, TermRow, LensRow, Release, Setting, Snapshot];
+export const entities = [Source, PostRow, TermRow, LensRow, Release, Setting, Snapshot, SnapshotPiece];
 
 /** No question waits for ever, whatever became of the database. Milliseconds. */
 export const poolLimits = {
@@ -29,7 +31,7 @@ export function databaseOptions(url: string): DataSourceOptions {
     type: 'postgres',
     url,
     entities,
-    migrations: [First1700000000001, Snapshots1700000000002],
+    migrations: [First1700000000001, Snapshots1700000000002, SnapshotPieces1700000000003],
     migrationsRun: true,
     migrationsTransactionMode: 'all',
     synchronize: false,

@@ -1,7 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Source } from './source.entity.js';
 
-/** The index of a source at a revision, as bytes. It can always be made anew from the posts. */
+/** The index of a source at a revision, as bytes in pieces. It can always be made anew from the posts. */
 @Entity('snapshot')
 export class Snapshot {
   @PrimaryColumn({ name: 'source_id', type: 'uuid', primaryKeyConstraintName: 'snapshot_pkey' })
@@ -14,8 +14,9 @@ export class Snapshot {
   @Column({ type: 'integer' })
   revision: number;
 
-  @Column({ type: 'bytea' })
-  bytes: Buffer;
+  /** Bytes in all its pieces. */
+  @Column({ type: 'integer' })
+  size: number;
 
   @Column({ name: 'made_at', type: 'timestamptz', default: () => 'now()' })
   madeAt: Date;

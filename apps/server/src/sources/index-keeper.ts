@@ -70,13 +70,30 @@ export class IndexKeeper implements OnModuleDestroy {
 
   async #write(sourceId: string, { revision, index }: KeptIndex): Promise<void> {
     const bytes = await inTurns(writingSnapshot(index));
-    // a source that changed or went in the meantime keeps what belongs to it
-    await this.database.query(
-      `INSERT INTO snapshot (source_id, revision, bytes)
-       SELECT id, revision, $3 FROM source WHERE id = $1 AND revision = $2
-       ON CONFLICT (source_id) DO UPDATE SET revision = $2, bytes = $3, made_at = now() WHERE snapshot.revision <= $2`,
-      [sourceId, revision, Buffer.from(bytes.buffer)],
-    );
+    await this.database.transaction(async (manager) => {
+      // a source that changed or went in the meantime keeps what belongs to it
+      const taken: unknown[] = await manager.query(
+        `INSERT INTO snapshot (source_id, revision, size)
+         SELECT id, revision, $3 FROM source WHERE id = $1 AND revision = $2
+         ON CONFLICT (source_id) DO UPDATE SET revision = $2, size = $3, made_at = now() WHERE snapshot.revision <= $2
+         RETURNING source_id`,
+        [sourceId, revision, bytes.length],
+      );
+      if (taken.length === 0) return;
+      await manager.query('DELETE FROM snapshot_piece WHERE source_id = $1', [sourceId]);
+      for (let n = 0; n * pieceBytes < bytes.length; n++) {
+        const piece = Buffer.from(
+          bytes.buffer,
+          bytes.byteOffset + n * pieceBytes,
+          Math.min(pieceBytes, bytes.length - n * pieceBytes),
+        );
+        await manager.query('INSERT INTO snapshot_piece (source_id, n, bytes) VALUES ($1, $2, $3)', [
+          sourceId,
+          n,
+          piece,
+        ]);
+      }
+    });
   }
 
   /** @param before  returned itself while the source has not changed */
@@ -117,23 +134,25 @@ export class IndexKeeper implements OnModuleDestroy {
   }
 }
 
-/** Bytes of a snapshot that are read in one go: they come as text, and to turn many megabytes into bytes takes long. */
+/** Bytes of a snapshot that are sent or read in one go: they go as text or are copied, which takes long for many megabytes. */
 const pieceBytes = 1 << 20;
 
 /** Null where there is none of this revision. */
 async function snapshotOf(manager: EntityManager, sourceId: string, revision: number): Promise<Uint8Array | null> {
   const [found]: { size: number }[] = await manager.query(
-    'SELECT length(bytes) AS size FROM snapshot WHERE source_id = $1 AND revision = $2',
+    'SELECT size FROM snapshot WHERE source_id = $1 AND revision = $2',
     [sourceId, revision],
   );
   if (!found) return null;
   const bytes = new Uint8Array(found.size);
-  for (let at = 0; at < bytes.length; at += pieceBytes) {
+  for (let n = 0, at = 0; at < bytes.length; n++) {
     const [piece]: { bytes: Buffer }[] = await manager.query(
-      'SELECT substring(bytes FROM $2 FOR $3) AS bytes FROM snapshot WHERE source_id = $1',
-      [sourceId, at + 1, pieceBytes],
+      'SELECT bytes FROM snapshot_piece WHERE source_id = $1 AND n = $2',
+      [sourceId, n],
     );
-    bytes.set(piece!.bytes, at);
+    if (!piece || piece.bytes.length > bytes.length - at) return null;
+    bytes.set(piece.bytes, at);
+    at += piece.bytes.length;
   }
   return bytes;
 }
