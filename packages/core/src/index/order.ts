@@ -90,6 +90,7 @@ export function* orderingByKeys(keys: Float64Array, base: Uint32Array, direction
     if (key > high) high = key;
     whole &&= Number.isInteger(key);
   }
+  yield;
   const sorted =
     whole && high - low <= keys.length * 4 + 1024
       ? yield* counting(keys, base, direction, low, high)
@@ -131,9 +132,11 @@ function* comparing(
 ): Steps<Uint32Array> {
   const places = new Uint32Array(base.length);
   for (let i = 0; i < base.length; i++) places[base[i]!] = i;
+  yield;
   const sign = direction === 'asc' ? 1 : -1;
   const sorted = new Uint32Array(base.length);
-  sorted.set(base.filter((post) => !Number.isNaN(keys[post]!)));
+  for (let i = 0, at = 0; i < base.length; i++) if (!Number.isNaN(keys[base[i]!]!)) sorted[at++] = base[i]!;
+  yield;
   yield* sorting(sorted.subarray(0, filled), (a, b) => sign * (keys[a]! - keys[b]!) || places[a]! - places[b]!);
   return sorted;
 }
