@@ -50,8 +50,8 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
       throw new Problem(415, 'not-multipart', 'Send the file as multipart/form-data, in a part called “file”.');
     }
     await this.#checkRoom();
-    this.#files++;
     const path = join(await mkdtemp(join(this.#folder, 'file-')), 'posts');
+    this.#files++;
     let size = 0;
     let isHere = true;
     const discard = async () => {

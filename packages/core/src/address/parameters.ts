@@ -1,3 +1,5 @@
+import { wellFormed } from '../text/clean-text.js';
+
 /** One `name=value` of an address, and the very text it came as. */
 export interface Parameter {
   name: string;
@@ -39,10 +41,7 @@ function isPlain(text: string): boolean {
 /** Writes one piece of an address. `,` `/` `:` and `.` stay readable; a space is `+`. */
 export function encodePart(text: string): string {
   if (isPlain(text)) return text;
-  // A lone surrogate has no UTF-8 form; the replacement character stands in, as in the URL standard.
-  return encodeURIComponent(
-    text.replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd'),
-  )
+  return encodeURIComponent(wellFormed(text))
     .replace(/%20/g, '+')
     .replace(/%2C/g, ',')
     .replace(/%2F/g, '/')

@@ -3,6 +3,7 @@ import { isFavourites, isRange, isSearch, isSingle, isSwitch } from '../model/le
 import type { Notice, Query, Selection } from '../model/query.js';
 import { zoneDays } from '../dates/zone.js';
 import { cleanSearch, maxWords, readWords } from '../search/wanted.js';
+import { wellFormed } from '../text/clean-text.js';
 import { byCodeUnits } from '../text/slug.js';
 import { readDays, readNumbers } from './ranges.js';
 import { splitAddress, type Parameter } from './parameters.js';
@@ -171,7 +172,7 @@ function readSearch(key: string, found: string[], notices: Notice[]): Selection 
     text = cleanSearch(text.slice(0, maxSearch).replace(/[\ud800-\udbff]$/, ''));
   }
   // an address can hold no lone surrogate, so none is kept
-  text = text.replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd');
+  text = wellFormed(text);
   const { wanted, isCut } = readWords(text);
   if (isCut) {
     notices.push({ code: 'too-many', facet: key, text: `Only the first ${maxWords} words of the search were taken.` });

@@ -1,5 +1,5 @@
 import type { Counts } from '../index/counts.js';
-import type { TermColumn } from '../index/term-column.js';
+import { termsAbove, type TermColumn } from '../index/term-column.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
 import { fold } from '../text/slug.js';
@@ -60,7 +60,7 @@ export function findOptions(
   const folded = foldedLabels(shownOf);
   const meets = (t: number) => shownOf.shown[t] === 1 && folded[t]!.includes(wanted);
   const { kept, all } = mostUsed(column.terms.length, mostFound, meets, byCount(tally, shownOf.byLabel));
-  const partly = above(column, chosen);
+  const partly = termsAbove(column, chosen);
   const options = kept.map((t) => optionOf(column, shownOf, tally, chosen, partly, t, column.parents[t]!, 0));
   return { options, more: all - kept.length };
 }
@@ -104,7 +104,7 @@ function optionsOf(
   chosen: readonly number[],
   held: ReadonlySet<number>,
 ): Option[] {
-  const partly = above(column, chosen);
+  const partly = termsAbove(column, chosen);
   // the order of siblings needs no terms but those that are held, each under its nearest ancestor that is
   const terms = [...held].sort((a, b) => shownOf.placeOf(a) - shownOf.placeOf(b));
   const numbers = new Map(terms.map((t, i) => [t, i]));
@@ -143,10 +143,4 @@ function optionOf(
     parent: parent < 0 ? null : column.terms[parent]!.slug,
     depth,
   };
-}
-
-function above({ parents }: TermColumn, terms: readonly number[]): ReadonlySet<number> {
-  const found = new Set<number>();
-  for (const term of terms) for (let t = parents[term]!; t >= 0; t = parents[t]!) found.add(t);
-  return found;
 }

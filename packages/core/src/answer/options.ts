@@ -1,4 +1,4 @@
-import type { TermColumn } from '../index/term-column.js';
+import { termsAbove, type TermColumn } from '../index/term-column.js';
 import { countsAt, type Counts } from '../index/counts.js';
 import type { Option } from '../model/answer.js';
 import type { TermFacet } from '../model/lens.js';
@@ -121,7 +121,7 @@ function drawAllOptions(
   counts: Counts,
   chosen: readonly number[],
 ): Option[] {
-  const partly = shownOf.isFlat || chosen.length === 0 ? noTerms : aboveOf(column, chosen);
+  const partly = shownOf.isFlat || chosen.length === 0 ? noTerms : termsAbove(column, chosen);
   const places = placesFor(facet, column, shownOf, counts, chosen, partly);
   const { at } = places;
   // where nothing is found and nothing chosen, the options are those of all such answers
@@ -173,13 +173,6 @@ function drawAll(places: Places, { values, first }: Counts, options: Option[]): 
 }
 
 const noTerms: ReadonlySet<number> = new Set();
-
-/** All terms above some terms. */
-function aboveOf({ parents }: TermColumn, terms: readonly number[]): ReadonlySet<number> {
-  const above = new Set<number>();
-  for (const term of terms) for (let t = parents[term]!; t >= 0; t = parents[t]!) above.add(t);
-  return above;
-}
 
 function counted({ value, label, parent, depth }: Option, count: number): Option {
   return plainOption(value, label, count, parent, depth);

@@ -1,40 +1,26 @@
 import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
 import { plainField, type Field, type Post, type Term, type Value } from '../model/post.js';
-import { indexingTexts, reweighing, searchText, type TextIndex } from '../search/text-index.js';
+import { searchText, type TextIndex } from '../search/text-index.js';
 import { Arena } from '../kernel/arena.js';
 import { postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
 import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
+import { KeptTexts, type KeptText, type WeighedField } from './kept-texts.js';
 import { makingSortKeys, orderByKeys, orderingByKeys } from './order.js';
 import { buildingPostRows, type PostRows, type RowColumn } from './post-rows.js';
 import { buildSortedColumn, buildWholeColumn, type SortedColumn } from './sorted-column.js';
-import { finished, inParts, type Steps } from './steps.js';
+import { shuffling } from './shuffle.js';
+import { finished, type Steps } from './steps.js';
 import { adoptRows, buildingTermColumn, buildTermColumn, buildValueColumn, type TermColumn } from './term-column.js';
 import { own } from '../text/own.js';
 
-/** A field to search in, and how much a hit in it weighs. */
-export interface WeighedField {
-  key: string;
-  weight: number;
-}
-
-/** A word index, and what it is over. */
-export interface KeptText {
-  fields: readonly WeighedField[];
-  text: TextIndex;
-}
+export { textsKept, type KeptText, type WeighedField } from './kept-texts.js';
 
 /** How often room is made for rows; made more often, they are walked without the kernel. */
 const rowsMeant = 3;
-
-/** Ids that are mixed in one step. */
-const shuffledInAStep = 5000;
-
-/** Word indexes that are kept: each takes about as much room as all else. A lens may have as many searches. */
-export const textsKept = 8;
 
 /** Levels of a tree that room is made for; a deeper one may be counted without the kernel. */
 const levelsMeant = 6;
@@ -50,7 +36,7 @@ export class PostIndex implements Vocabulary {
   readonly #columns = new Map<string, TermColumn>();
   /** By zone ('' for numbers), field, and the field that stands in. */
   readonly #sortedColumns = new Map<string, Map<string, Map<string | undefined, SortedColumn>>>();
-  readonly #texts = new Map<string, KeptText>();
+  readonly #texts: KeptTexts;
   readonly #made = new Map<string, unknown>();
 
   #arena: Arena | null | undefined;
@@ -70,7 +56,7 @@ export class PostIndex implements Vocabulary {
     readonly arenaFrom = 20_000,
   ) {
     this.#byKey = new Map(fields.map((field) => [field.key, field]));
-    for (const kept of texts) this.#texts.set(JSON.stringify(kept.fields), kept);
+    this.#texts = new KeptTexts(texts);
   }
 
   get size(): number {
@@ -203,11 +189,7 @@ export class PostIndex implements Vocabulary {
   *shuffling(seed: string): Steps<Uint32Array> {
     const made = this.#made.get('shuffled') as { seed: string; order: Uint32Array } | undefined;
     if (made?.seed === seed) return made.order;
-    const keys = new Float64Array(this.size);
-    yield* inParts(this.size, shuffledInAStep, (from, to) => {
-      for (let p = from; p < to; p++) keys[p] = mixed(`${seed} ${this.idOf(p)}`);
-    });
-    const order = yield* orderingByKeys(keys, this.store.byId, 'asc');
+    const order = yield* shuffling(this.size, (post) => this.idOf(post), this.store.byId, seed);
     this.#made.set('shuffled', { seed, order });
     return order;
   }
@@ -247,46 +229,13 @@ export class PostIndex implements Vocabulary {
   }
 
   /** `text` step by step. If another makes it meanwhile, theirs is taken. */
-  *makingText(fields: readonly WeighedField[]): Steps<TextIndex> {
-    const name = JSON.stringify(fields);
-    this.#useText(name);
-    const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => this.textOf(post, key) }));
-    // of the same fields weighed otherwise, the words and where they stand are the same
-    const alike = [...this.#texts.values()].find(
-      (kept) => kept.fields.length === fields.length && kept.fields.every(({ key }, i) => key === fields[i]!.key),
-    );
-    const steps = alike
-      ? reweighing(
-          alike.text,
-          fields.map(({ weight }) => weight),
-        )
-      : indexingTexts(this.size, readers);
-    for (;;) {
-      const kept = this.#texts.get(name);
-      if (kept) return kept.text;
-      const { done, value } = steps.next();
-      if (done) {
-        this.#texts.set(name, { fields, text: value });
-        this.#useText(name);
-      } else yield;
-    }
-  }
-
-  /** Puts a word index last, and lets go of those that were not used for longest: trying weights out makes many. */
-  #useText(name: string): void {
-    const kept = this.#texts.get(name);
-    if (!kept) return;
-    this.#texts.delete(name);
-    this.#texts.set(name, kept);
-    for (const oldest of this.#texts.keys()) {
-      if (this.#texts.size <= textsKept) break;
-      this.#texts.delete(oldest);
-    }
+  makingText(fields: readonly WeighedField[]): Steps<TextIndex> {
+    return this.#texts.making(fields, this.size, (post, key) => this.textOf(post, key));
   }
 
   /** The word indexes that are kept. */
   get texts(): readonly KeptText[] {
-    return [...this.#texts.values()];
+    return this.#texts.all;
   }
 
   /** A field of a post as text to search. */
@@ -426,13 +375,4 @@ export class PostIndex implements Vocabulary {
     if (!this.#made.has(name)) this.#made.set(name, make());
     return this.#made.get(name) as T;
   }
-}
-
-/** A number that looks like chance but is the same for the same text: FNV-1a, then murmur3's finisher. */
-function mixed(text: string): number {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
-  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
-  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
-  return (h ^ (h >>> 16)) >>> 0;
 }

@@ -111,6 +111,13 @@ export function numbersOfSlugs({ numbers }: TermList, slugs: readonly string[]):
   return found;
 }
 
+/** All terms above some terms. */
+export function termsAbove({ parents }: Pick<TermList, 'parents'>, terms: readonly number[]): ReadonlySet<number> {
+  const above = new Set<number>();
+  for (const term of terms) for (let t = parents[term]!; t >= 0; t = parents[t]!) above.add(t);
+  return above;
+}
+
 /** The term numbers a post stands under: asked of each term, for a post now and then. */
 export function termsOfPost({ sets, postings }: TermColumn, post: number): number[] {
   const found: number[] = [];

@@ -1,15 +1,20 @@
-/* eslint-disable no-control-regex -- the null character is what is looked for */
-const broken = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+const halves = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+
+/** A text with U+FFFD in place of each half of a surrogate pair, which has no UTF-8 form: as in the URL standard. */
+export function wellFormed(text: string): string {
+  return text.replace(halves, '\ufffd');
+}
 
 /** A text without what no database keeps: null characters go, and half a surrogate pair becomes U+FFFD. */
 export function cleanText(text: string): string {
-  return text.replace(/\u0000/g, '').replace(broken, '\ufffd');
+  return wellFormed(text.replaceAll('\u0000', ''));
 }
 
 /** Whether a text holds a null character or half of a surrogate pair. */
 export function isBroken(text: string): boolean {
-  // most texts hold neither nulls nor surrogates of any kind, which is told in one quick look
-  return /[\u0000\ud800-\udfff]/.test(text) && (text.includes('\u0000') || text.search(broken) >= 0);
+  if (text.includes('\u0000')) return true;
+  // most texts hold no surrogates of any kind, which is told in one quick look
+  return /[\ud800-\udfff]/.test(text) && text.search(halves) >= 0;
 }
 
 /**
