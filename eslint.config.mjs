@@ -69,21 +69,31 @@ export default ts.config(
     rules: forbidden(['@ivy/runtime', '@ivy/server', '@ivy/studio', '**/apps/**'], 'Formats know core alone.'),
   },
   {
+    files: ['packages/view/src/**'],
+    rules: forbidden(
+      ['@ivy/formats', '@ivy/runtime', '@ivy/server', '@ivy/studio', 'node:*', '**/apps/**'],
+      'What is shown is worked out from core alone.',
+    ),
+  },
+  {
     files: ['packages/runtime/src/**'],
     rules: forbidden(
       ['@ivy/formats', '@ivy/server', '@ivy/studio', 'node:*', '**/apps/**'],
-      'The runtime knows core alone.',
+      'The runtime knows core and the view.',
     ),
   },
   {
     files: ['apps/server/src/**'],
-    rules: forbidden(['@ivy/runtime', '@ivy/studio', '**/apps/studio/**'], 'The server knows core and formats.'),
+    rules: forbidden(
+      ['@ivy/runtime', '@ivy/studio', '**/apps/studio/**'],
+      'The server knows core, formats and the view.',
+    ),
   },
   {
     files: ['apps/studio/src/**'],
     rules: forbidden(
       ['@ivy/formats', '@ivy/server', 'node:*', '**/apps/server/**'],
-      'The studio knows core and the runtime.',
+      'The studio knows core, the view and the runtime.',
     ),
   },
   {

@@ -36,6 +36,7 @@ export default {
   projects: [
     project('core', '<rootDir>/packages/core', 'node'),
     project('formats', '<rootDir>/packages/formats', 'node'),
+    project('view', '<rootDir>/packages/view', 'node'),
     project('runtime', '<rootDir>/packages/runtime', 'jsdom'),
     project('studio', '<rootDir>/apps/studio', 'jsdom'),
     project('tools', '<rootDir>/tools', 'node'),

@@ -23,10 +23,11 @@ const parts = [
     makes: 'dist/index.js',
     command: swc,
   },
+  { name: 'view', folder: 'packages/view', reads: ['packages/view/src'], makes: 'dist/index.js', command: swc },
   {
     name: 'runtime',
     folder: 'packages/runtime',
-    reads: ['packages/core/src', 'packages/runtime/src', 'packages/runtime/vite.config.ts'],
+    reads: ['packages/core/src', 'packages/view/src', 'packages/runtime/src', 'packages/runtime/vite.config.ts'],
     makes: 'dist/ivy-lens.js',
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },
@@ -40,7 +41,13 @@ const parts = [
   {
     name: 'studio',
     folder: 'apps/studio',
-    reads: ['packages/core/src', 'apps/studio/src', 'apps/studio/index.html', 'apps/studio/vite.config.ts'],
+    reads: [
+      'packages/core/src',
+      'packages/view/src',
+      'apps/studio/src',
+      'apps/studio/index.html',
+      'apps/studio/vite.config.ts',
+    ],
     makes: 'dist/index.html',
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },

@@ -32,7 +32,13 @@ console.log(`Studio     http://${host}:${port}  (reloads itself)`);
 console.log(`Demo site  http://${host}:${port + 1}`);
 console.log('Stop       Ctrl-C');
 
-const watched = ['packages/core/src', 'packages/formats/src', 'packages/runtime/src', 'apps/server/src'];
+const watched = [
+  'packages/core/src',
+  'packages/formats/src',
+  'packages/view/src',
+  'packages/runtime/src',
+  'apps/server/src',
+];
 let isBuilding = false;
 let isStale = false;
 chokidar

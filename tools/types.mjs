@@ -3,7 +3,16 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './root.mjs';
 
-const queue = ['packages/core', 'packages/formats', 'packages/runtime', 'apps/server', 'apps/studio', 'e2e', 'tools'];
+const queue = [
+  'packages/core',
+  'packages/formats',
+  'packages/view',
+  'packages/runtime',
+  'apps/server',
+  'apps/studio',
+  'e2e',
+  'tools',
+];
 let failed = 0;
 const worker = async () => {
   for (let part = queue.shift(); part; part = queue.shift()) {

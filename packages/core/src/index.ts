@@ -1,9 +1,9 @@
-export * from './address/parameters.js';
+export * from './text/parameters.js';
 export * from './address/read.js';
 export * from './address/write.js';
 export * from './answer/answer.js';
 export * from './answer/find-terms.js';
-export { arrangeTerms } from './answer/term-order.js';
+export { arrangeTerms } from './kinds/terms/term-order.js';
 export { readying } from './answer/readying.js';
 export { counting, preparing, warm, wording } from './answer/warm.js';
 export * from './fields/cell.js';
@@ -28,21 +28,46 @@ export * from './lens/trial.js';
 export * from './lens/warnings.js';
 export * from './lens/effects.js';
 export * from './model/answer.js';
-export * from './model/lens.js';
+export * from './model/notice.js';
+export * from './model/selection.js';
+export { addressName, common, maxAddressName, maxLabel } from './kinds/common.js';
+export { type LensChange } from './kinds/change.js';
+export { type Locale } from './kinds/kind.js';
+export { type DateFacetAnswer, type DateRangeConfig } from './kinds/date-range/date-range.js';
+export { type FavouritesFacetAnswer } from './kinds/favourites/favourites.js';
+export {
+  arrangesTerms,
+  facetKinds,
+  kindOf,
+  kinds,
+  type Facet,
+  type FacetAnswer,
+  type FacetKind,
+  type FacetOf,
+  type TermFacet,
+} from './kinds/kinds.js';
+export { maxPosts, maxValues } from './kinds/notices.js';
+export { type NumberFacetAnswer } from './kinds/number-range/number-range.js';
+export { type RangeConfig } from './kinds/range/config.js';
+export { type RangeFacetAnswer } from './kinds/range/range-kind.js';
+export { maxSearch, type SearchConfig, type SearchFacetAnswer } from './kinds/search/search.js';
+export { type SettingChange } from './kinds/setting-change.js';
+export { either, type SwitchConfig, type SwitchFacetAnswer } from './kinds/switch/switch.js';
+export { type TermFacetAnswer } from './kinds/terms/answer.js';
+export { type TermsConfig } from './kinds/terms/config.js';
+export { type Warning } from './kinds/warning.js';
+export * from './lens/answer.js';
+export * from './lens/changes.js';
+export * from './lens/lens.js';
 export * from './model/post.js';
-export * from './model/query.js';
-export * from './model/sort.js';
+export * from './lens/query.js';
+export * from './lens/sort.js';
 export * from './model/texts.js';
 export * from './model/word-sets.js';
-export * from './show/card-rows.js';
-export * from './show/date-text.js';
-export * from './show/day-input.js';
-export * from './show/direction.js';
-export * from './show/page-numbers.js';
-export * from './show/range-text.js';
 export { finished, type Steps } from './index/steps.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/clean-text.js';
+export * from './text/fill.js';
 export * from './text/own.js';
 export * from './text/safe-address.js';
 export * from './text/slug.js';
@@ -50,7 +75,8 @@ export * from './why/dead-ends.js';
 export * from './why/explain.js';
 export * from './why/nearest.js';
 export * from './why/preview.js';
-export { type FacetReason, type Miss } from './why/reason.js';
+export { type FacetReason } from './why/judge.js';
+export { type Miss } from './kinds/miss.js';
 export * from './why/sieve.js';
 export { changeIndex, type Change } from './index/change.js';
 export { readingSnapshot, readSnapshot, snapshotVersion, writeSnapshot, writingSnapshot } from './snapshot/snapshot.js';

@@ -1,20 +1,15 @@
+import { deepest } from '../src/kinds/terms/read.js';
+import { isFavourites, isLetters, isRange, isSearch, isSingle, isSwitch } from './facets.js';
+import { type Facet } from '../src/kinds/kinds.js';
+import { type Selection } from '../src/model/selection.js';
 import fc from 'fast-check';
-import { deepest } from '../src/address/read.js';
-import {
-  isFavourites,
-  isRange,
-  isSearch,
-  isSingle,
-  isSwitch,
-  readLens,
-  type Facet,
-  type Lens,
-} from '../src/model/lens.js';
+
+import { readLens, type Lens } from '../src/lens/lens.js';
 import { cleanSearch, readWanted } from '../src/search/wanted.js';
 import type { Collection, Field, Post, Term, Value } from '../src/model/post.js';
-import type { Query, Selection } from '../src/model/query.js';
+import type { Query } from '../src/lens/query.js';
 import { byCodeUnits } from '../src/text/slug.js';
-import { ancestorsOf, termsOf } from './reference.js';
+import { ancestorsOf, lettersOf, termsOf } from './reference.js';
 
 /** A field with all but its key and type left plain. */
 export function field(key: string, type: Field['type'], more: Partial<Field> = {}): Field {
@@ -79,6 +74,11 @@ const word = fc.constantFrom(
   'waders',
 );
 const phrase = fc.array(word, { maxLength: 6 }).map((words) => words.join(' '));
+/** Titles begin with letters, and now and then with a digit or neither. */
+const title = fc
+  .tuple(fc.constantFrom('', '', '', '7 ', '… ', ' '), phrase)
+  .map((parts) => parts.join(''))
+  .filter((text) => text.trim() !== '');
 /** Days close together, a season, and years apart, so that every unit of a histogram comes up. */
 const seen = fc.constantFrom(
   '2026-03-29T00:30:00Z',
@@ -111,7 +111,7 @@ function post(taxonomies: Collection['taxonomies']): fc.Arbitrary<Record<string,
         }),
         until: fc.option(fc.integer({ min: -3, max: 2000 }), { nil: undefined }),
         seen: fc.option(seen, { nil: undefined }),
-        title: fc.option(phrase, { nil: undefined }),
+        title: fc.option(title, { nil: undefined }),
         summary: fc.option(phrase, { nil: undefined }),
       })
       .map(
@@ -185,6 +185,8 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
           { key: 'seen', kind: 'date-range', field: 'seen' },
           { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },
           { key: 'saved', kind: 'favourites' },
+          { key: 'place', kind: 'steps', field: 'habitat' },
+          { key: 'letter', kind: 'letters', field: 'title', single: span },
         ],
         zone,
         sort: {
@@ -271,7 +273,9 @@ function selection(of: Collection, facet: Facet): fc.Arbitrary<Selection | undef
       { type: 'switch', on: true },
       { type: 'switch', on: false },
     );
-  const slugs = termsOf(of, facet.field).map((term) => term.slug);
+  const slugs = isLetters(facet)
+    ? lettersOf(of, { language: 'en' }, facet.field)
+    : termsOf(of, facet.field).map((term) => term.slug);
   return subset(slugs, 4).map((chosen): Selection | undefined => {
     const terms = deepest(chosen, (slug) => ancestorsOf(of, facet.field, slug)).sort(byCodeUnits);
     if (terms.length === 0) return undefined;

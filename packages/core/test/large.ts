@@ -1,8 +1,8 @@
 import { readAddress } from '../src/address/read.js';
 import { buildIndex } from '../src/index/build.js';
-import type { Lens } from '../src/model/lens.js';
+import type { Lens } from '../src/lens/lens.js';
 import type { Collection, Post, Term } from '../src/model/post.js';
-import type { Query } from '../src/model/query.js';
+import type { Query } from '../src/lens/query.js';
 import { field, lensOf } from './arbitrary.js';
 
 /** Whole numbers below `end`, as if by chance but the same each time (Park and Miller's generator). */

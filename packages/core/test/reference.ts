@@ -1,19 +1,22 @@
-import type { Answer, Bucket } from '../src/model/answer.js';
+import { type Answer } from '../src/lens/answer.js';
 import {
-  defaultSort,
   isFavourites,
+  isLetters,
+  isSteps,
   isRange,
   isSearch,
   isSingle,
   isTerms,
-  type Facet,
-  type Lens,
   type RangeFacet,
   type SearchFacet,
-} from '../src/model/lens.js';
+} from './facets.js';
+import { type Facet } from '../src/kinds/kinds.js';
+import { type Selection } from '../src/model/selection.js';
+import type { Bucket } from '../src/model/answer.js';
+import { defaultSort, type Lens } from '../src/lens/lens.js';
 import type { Collection, Post, Term, Value } from '../src/model/post.js';
 import { fieldWithRole } from '../src/model/post.js';
-import type { Query, Selection } from '../src/model/query.js';
+import type { Query } from '../src/lens/query.js';
 import { readWanted } from '../src/search/wanted.js';
 
 /*
@@ -47,7 +50,17 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
     if (isRange(facet)) ranges[facet.key] = histogram(lens, facet, under);
     if (isRange(facet) || isSearch(facet) || isFavourites(facet)) continue;
     counts[facet.key] = {};
+    if (isLetters(facet)) {
+      for (const letter of lettersOf(collection, lens, facet.field))
+        counts[facet.key]![letter] = under.filter((post) => letterOf(post, facet.field) === letter).length;
+      continue;
+    }
+    const selection = query.selections[facet.key];
+    const chosen = selection?.type === 'term' ? selection.term : null;
+    const path = chosen === null ? [] : [chosen, ...ancestorsOf(collection, facet.field, chosen)];
     for (const term of termsOf(collection, facet.field)) {
+      // of a tree chosen list by list, the top and what is under each term on the way
+      if (isSteps(facet) && term.parent !== null && !path.includes(term.parent)) continue;
       counts[facet.key]![term.slug] = under.filter((post) => has(collection, post, facet.field, term.slug)).length;
     }
   }
@@ -124,11 +137,30 @@ export function passes(collection: Collection, post: Post, lens: Lens, facet: Fa
   if (isSearch(facet)) return selection.type === 'search' && finds(collection, post, facet, selection.text);
   if (isFavourites(facet)) return selection.type === 'posts' && selection.ids.includes(post.id);
   if (isRange(facet)) return overlaps(lens, post, facet, selection);
-  const carries = (slug: string) => has(collection, post, facet.field, slug);
+  const carries = (slug: string) =>
+    isLetters(facet) ? letterOf(post, facet.field) === slug : has(collection, post, facet.field, slug);
   if (selection.type === 'switch') return carries(selection.on ? 'yes' : 'no');
   if (selection.type === 'term') return carries(selection.term);
   if (selection.type !== 'terms') return false;
   return isTerms(facet) && facet.match === 'all' ? selection.terms.every(carries) : selection.terms.some(carries);
+}
+
+/** What a post's text begins with. */
+export function letterOf(post: Post, field: string): string | null {
+  const value = post.values[field];
+  const [first] = typeof value === 'string' ? fold(value).trim() : '';
+  if (first === undefined) return null;
+  if (/\p{L}/u.test(first)) return first;
+  return /\p{Nd}/u.test(first) ? '0-9' : 'other';
+}
+
+/** The letters of a row: all of a to z if there is one of them. The made-up texts are of Latin script. */
+export function lettersOf(collection: Collection, lens: Pick<Lens, 'language'>, field: string): string[] {
+  const found = new Set(collection.posts.map((post) => letterOf(post, field)).filter((one) => one !== null));
+  const letters = [...found].filter((one) => one !== '0-9' && one !== 'other');
+  const all = letters.length === 0 ? [] : [...new Set([...letters, ...'abcdefghijklmnopqrstuvwxyz'])];
+  all.sort(new Intl.Collator(lens.language).compare);
+  return [...all, ...['0-9', 'other'].filter((one) => found.has(one))];
 }
 
 function scopeOf(collection: Collection, lens: Lens): Post[] {

@@ -1,4 +1,5 @@
 import { maxAddress, maxSearch, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
+import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { Controller, Get, Param, Req, Res, UseFilters } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -6,10 +7,10 @@ import { createHash } from 'node:crypto';
 import { plainPolicy } from '../doors/policies.js';
 import { isFresh, queryOf } from '../lenses/results.controller.js';
 import { ResultsService, type Question, type Ready } from '../lenses/results.service.js';
+import { joinEnds } from './join-ends.js';
 import { PageFilter } from './page.filter.js';
 import { nameOfFind } from './plain-facets.js';
-import { plainDocument, type Plain } from './plain-page.js';
-import { joinEnds } from './plain-ranges.js';
+import { hrefOn, plainDocument } from './plain-page.js';
 
 /** The hosted page of a lens: whole without scripts, and taken over by the page script where there are some. */
 @ApiExcludeController()
@@ -47,29 +48,38 @@ export class HostedController {
   }
 
   /** Finds the terms that boxes of the form look for. What those say is no parameter of another's. */
-  #find(ready: Ready, question: Question, { facets }: Answer): Pick<Plain, 'found' | 'foreign'> {
+  #find(ready: Ready, question: Question, { facets }: Answer): Pick<Shown, 'finds'> & { foreign: string[] } {
     const { prefix } = ready.kept.lens.address;
-    const found: Map<string, { text: string; terms: FoundTerms }> = new Map();
+    const finds = new Map<string, { text: string; found: FoundTerms }>();
     const foreign = question.foreign.filter((raw) => {
       const [parameter] = splitAddress(raw);
       const facet = facets.find(({ key }) => parameter?.name === nameOfFind(prefix + key));
       if (!facet) return true;
       const text = parameter!.value.trim().slice(0, maxSearch);
-      if (text !== '' && 'more' in facet && facet.more && !found.has(facet.key)) {
-        found.set(facet.key, { text, terms: this.service.terms(ready, facet.key, text, question) });
+      if (text !== '' && 'more' in facet && facet.more && !finds.has(facet.key)) {
+        finds.set(facet.key, { text, found: this.service.terms(ready, facet.key, text, question) });
       }
       return false;
     });
-    return { found, foreign };
+    return { finds, foreign };
   }
 
   #draw(ready: Ready, slug: string, which: 'release' | 'draft', path: string, question: Question): string {
     const { settings, answer } = this.service.listing(ready, question);
-    const { query, now } = question;
-    const { found, foreign } = this.#find(ready, question, answer);
+    const { finds, foreign } = this.#find(ready, question, answer);
     const { kept } = ready;
-    const plain = { settings, answer, query, found, foreign, now, path, resolve: resolver(kept.site) };
-    return plainDocument(plain, { slug, name: kept.name, scripts: which === 'release' });
+    const shown: Shown = {
+      settings,
+      answer,
+      choices: choicesOf(answer, settings),
+      now: question.now,
+      hrefOf: (choices) => hrefOn(path, foreign, writeChoices(choices, settings)),
+      resolve: resolver(kept.site),
+      marks: null,
+      finds,
+    };
+    const page = { slug, name: kept.name, scripts: which === 'release' };
+    return plainDocument({ view: viewOf(shown), shown, foreign, path }, page);
   }
 }
 

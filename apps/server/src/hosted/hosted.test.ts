@@ -123,7 +123,7 @@ test('a range is two boxes, whose form leads to the address all others have, and
     '2026-01-15',
   ]);
   const [early, year] = links(text, 'ivy-button');
-  expect(year).toBe('/l/notes?open=either&minutes=1/3&published=2026');
+  expect(year).toBe('/l/notes?open=either&published=2026&minutes=1/3');
   for (const [link, words] of [
     [early!, 'Early'],
     [year!, 'That year'],

@@ -1,96 +1,70 @@
-import {
-  fill,
-  type FacetAnswer,
-  type FacetSettings,
-  type Option,
-  type Selection,
-  type SwitchFacetAnswer,
-  type TermFacetAnswer,
-} from '@ivy/core';
+import type {
+  ComboboxControl,
+  FacetView,
+  FindView,
+  OptionView,
+  PressesControl,
+  RangeControl,
+  SelectsControl,
+  TicksControl,
+  WayView,
+} from '@ivy/view';
+import { nameOfEnd } from './join-ends.js';
 import { html, type Markup } from './markup.js';
-import { switchWord } from './plain-chips.js';
-import { figure, type Plain } from './plain-page.js';
-import { drawRange } from './plain-ranges.js';
 
 /** The facets as parts of a form. What visitors can't see is sent along as it is. */
-export function drawFacets(plain: Plain): Markup[] {
-  const { answer, settings, query } = plain;
-  return answer.facets.map((facet) => {
-    const own = settings.facets.find((one) => one.key === facet.key)!;
-    const name = settings.address.prefix + facet.key;
-    const waits = own.dependsOn !== '' && !query.selections[own.dependsOn] && !query.selections[own.key];
+export function drawFacets(facets: readonly FacetView[]): Markup[] {
+  return facets.map((facet) => {
     // what is marked is kept by scripts, so without them it can only be shown, not changed
-    if (!facet.visible || facet.kind === 'favourites' || waits) return hidden(name, query.selections[facet.key], own);
+    if (!facet.visible || facet.waits || facet.control.form === 'marks') return sentAlong(facet);
     return html`<fieldset class="ivy-facet" data-facet="${facet.key}" data-kind="${facet.kind}">
-      <legend class="ivy-facet-title">${own.label}</legend>
-      <div class="ivy-facet-body">${drawControl(plain, facet, own, name)}</div>
+      <legend class="ivy-facet-title">${facet.label}</legend>
+      <div class="ivy-facet-body">${drawControl(facet)}</div>
     </fieldset>`;
   });
 }
 
-function hidden(name: string, selection: Selection | undefined, own: FacetSettings): Markup {
-  const values = selection ? valuesOf(selection) : own.start && own.start !== 'either' ? ['either'] : [];
-  return html`${values.map((value) => html`<input type="hidden" name="${name}" value="${value}" />`)}`;
+function sentAlong({ name, sent }: FacetView): Markup {
+  return html`${sent.map((value) => html`<input type="hidden" name="${name}" value="${value}" />`)}`;
 }
 
-function valuesOf(selection: Selection): readonly string[] {
-  switch (selection.type) {
-    case 'terms':
-      return selection.terms;
-    case 'posts':
-      return selection.ids;
-    case 'term':
-      return [selection.term];
+function drawControl(facet: FacetView): Markup {
+  const { control, name } = facet;
+  switch (control.form) {
+    case 'text':
+      return html`<input
+        class="ivy-input"
+        type="search"
+        name="${name}"
+        value="${control.text}"
+        aria-label="${control.label}"
+      />`;
+    case 'range':
+      return drawRange(name, control);
     case 'switch':
-      return [selection.on ? 'yes' : 'no'];
-    case 'search':
-      return [selection.text];
-    case 'days':
-    case 'numbers':
-      return [`${selection.from ?? '..'}/${selection.to ?? '..'}`];
-  }
-}
-
-function drawControl(plain: Plain, facet: FacetAnswer, own: FacetSettings, name: string): Markup {
-  const [chosen = ''] = facet.kind === 'favourites' ? [] : [valueOf(plain, facet.key)];
-  switch (facet.kind) {
-    case 'search':
-      return html`<input class="ivy-input" type="search" name="${name}" value="${chosen}" aria-label="${own.label}" />`;
-    case 'date-range':
-    case 'number-range':
-      return drawRange(plain, facet, own, name, chosen);
-    case 'switch':
-      return drawSwitch(plain, facet, own, name);
-    case 'dropdown':
-      return own.single ? drawSelect(plain, facet, own, name) : drawList(plain, facet, own, name);
-    case 'favourites':
+    case 'ways':
+      return drawWays(name, control.ways);
+    case 'selects':
+      return drawSelects(name, control);
+    case 'ticks':
+      return drawTicks(name, control, control.all?.label ?? null);
+    case 'combobox':
+      return control.single ? drawLongSelect(name, control) : drawTicks(name, control, null);
+    case 'presses':
+      return control.as === 'pills' ? drawTicks(name, control, null) : drawLinks(facet, control);
+    case 'marks':
       return html``;
-    case 'checkboxes':
-    case 'radios':
-    case 'buttons':
-    case 'tree':
-      return drawList(plain, facet, own, name);
   }
 }
 
-function valueOf({ query }: Plain, key: string): string {
-  const selection = query.selections[key];
-  return selection ? valuesOf(selection).join(',') : '';
-}
-
-function drawSwitch(plain: Plain, facet: SwitchFacetAnswer, own: FacetSettings, name: string): Markup {
-  const either = own.start && own.start !== 'either' ? 'either' : '';
-  const ways = [
-    { value: either, label: plain.settings.texts.either, count: null, selected: facet.selected === null },
-    ...facet.options.map((option) => ({ ...option, label: switchWord(plain, option.label) })),
-  ];
+function drawWays(name: string, ways: readonly WayView[]): Markup {
   return html`<ul class="ivy-options">
     ${ways.map(
       (way) =>
         html`<li class="ivy-option">
           <label class="ivy-tick">
-            <input type="radio" name="${name}" value="${way.value}" ${way.selected && html` checked`} />
-            <span class="ivy-label">${way.label}</span>${way.count !== null && drawCount(plain, own, way.count)}
+            <input type="radio" name="${name}" value="${way.value}" ${way.chosen && html` checked`} />
+            <span class="ivy-label">${way.label}</span>${drawCount(way)}
           </label>
         </li>`,
     )}
@@ -100,79 +74,129 @@ function drawSwitch(plain: Plain, facet: SwitchFacetAnswer, own: FacetSettings, 
 /** What a form calls the box to find terms of a facet in. */
 export const nameOfFind = (name: string) => `${name}.find`;
 
-/** The options to draw: where visitors look for some, what is chosen and what was found. */
-function optionsOf({ found }: Plain, facet: TermFacetAnswer): readonly Option[] {
-  const known = found.get(facet.key);
-  if (!known) return facet.options;
-  const chosen = facet.options.filter((option) => option.selected);
-  return [...chosen, ...known.terms.options.filter((option) => !option.selected)];
-}
-
-/** A box to find terms in that are not drawn, and how many those are. */
-function drawFind(
-  { found, settings }: Plain,
-  facet: TermFacetAnswer,
-  own: FacetSettings,
-  name: string,
-): Markup | false {
-  if (!facet.more) return false;
-  const known = found.get(facet.key);
-  const more = known ? known.terms.more : facet.more;
-  const label = fill(settings.texts.find, { facet: own.label });
-  const figure = new Intl.NumberFormat(settings.language).format(more);
+/** A box to find terms in that are not drawn, and how many those are. Terms that are drawn need none. */
+function drawFind(name: string, isMany: boolean, find: FindView | null): Markup | false {
+  if (!find || !isMany) return false;
   return html`<input
       class="ivy-input ivy-find"
       type="search"
       name="${nameOfFind(name)}"
-      value="${known?.text ?? ''}"
-      placeholder="${label}"
-      aria-label="${label}"
+      value="${find.text}"
+      placeholder="${find.label}"
+      aria-label="${find.label}"
       maxlength="200"
     />
-    ${known?.terms.options.length === 0 && html`<p class="ivy-find-none">${settings.texts.findNone}</p>`}
-    ${more > 0 && html`<p class="ivy-more-terms">${fill(settings.texts.moreTerms, { n: figure })}</p>`}`;
+    ${find.none !== null && html`<p class="ivy-find-none">${find.none}</p>`}
+    ${find.more !== null && html`<p class="ivy-more-terms">${find.more}</p>`}`;
 }
 
-function drawSelect(plain: Plain, facet: TermFacetAnswer, own: FacetSettings, name: string): Markup {
-  return html`${drawFind(plain, facet, own, name)}<select class="ivy-input" name="${name}" aria-label="${own.label}">
-      <option value="">${plain.settings.texts.all}</option>
-      ${optionsOf(plain, facet).map(
-        (option) =>
-          html`<option value="${option.value}" ${option.selected && html` selected`}>
-            ${'\u2003'.repeat(option.depth)}${option.label}${own.counts && ` (${figure(plain, option.count)})`}
-          </option>`,
-      )}
-    </select>`;
+/** What is listed, and what is chosen besides: a form sends only what is in it. */
+function withChosen({ options, chosen }: Pick<TicksControl, 'options' | 'chosen'>): readonly OptionView[] {
+  const listed = new Set(options.map(({ value }) => value));
+  return [...chosen.filter(({ value }) => !listed.has(value)), ...options];
 }
 
-function drawList(plain: Plain, facet: TermFacetAnswer, own: FacetSettings, name: string): Markup {
-  const type = own.single ? 'radio' : 'checkbox';
-  const none = own.single && facet.options.every((option) => !option.selected);
-  return html`${drawFind(plain, facet, own, name)}
+function drawSelects(name: string, { lists }: SelectsControl): Markup {
+  return html`${lists.map(({ label, any, options }) => drawSelect(name, label, any.label, options))}`;
+}
+
+function drawLongSelect(name: string, control: ComboboxControl): Markup {
+  return html`${drawFind(name, control.isMany, control.find)}
+  ${drawSelect(name, control.label, control.all, withChosen(control))}`;
+}
+
+function drawSelect(name: string, label: string, all: string, options: readonly OptionView[]): Markup {
+  return html`<select class="ivy-select" name="${name}" aria-label="${label}">
+    <option value="">${all}</option>
+    ${options.map(
+      (option) =>
+        html`<option value="${option.value}" ${option.chosen && html` selected`}>
+          ${'\u2003'.repeat(option.depth)}${option.label}${option.count !== null && ` (${option.count})`}
+        </option>`,
+    )}
+  </select>`;
+}
+
+function drawTicks(
+  name: string,
+  control: Pick<TicksControl, 'single' | 'options' | 'chosen' | 'find' | 'isMany'>,
+  all: string | null,
+): Markup {
+  const type = control.single ? 'radio' : 'checkbox';
+  const none = control.chosen.length === 0;
+  return html`${drawFind(name, control.isMany, control.find)}
     <ul class="ivy-options">
       ${
-        own.single &&
+        all !== null &&
         html`<li class="ivy-option">
           <label class="ivy-tick"
             ><input type="radio" name="${name}" value="" ${none && html` checked`} />
-            <span class="ivy-label">${plain.settings.texts.all}</span></label
+            <span class="ivy-label">${all}</span></label
           >
         </li>`
       }
-      ${optionsOf(plain, facet).map((option) => drawOption(plain, option, own, name, type))}
+      ${withChosen(control).map((option) => drawTick(name, type, option))}
     </ul>`;
 }
 
-function drawOption(plain: Plain, option: Option, own: FacetSettings, name: string, type: string): Markup {
-  const tick = own.zero === 'mute' && option.count === 0 && !option.selected ? 'ivy-tick ivy-muted' : 'ivy-tick';
+function drawTick(name: string, type: string, option: OptionView): Markup {
   return html`<li class="ivy-option" style="--ivy-depth:${option.depth}">
-    <label class="${tick}">
-      <input type="${type}" name="${name}" value="${option.value}" ${option.selected && html` checked`} />
-      <span class="ivy-label">${option.label}</span>${drawCount(plain, own, option.count)}
+    <label class="${option.muted ? 'ivy-tick ivy-muted' : 'ivy-tick'}">
+      <input type="${type}" name="${name}" value="${option.value}" ${option.chosen && html` checked`} />
+      <span class="ivy-label">${option.label}</span>${drawCount(option)}
     </label>
   </li>`;
 }
 
-function drawCount(plain: Plain, own: FacetSettings, count: number): Markup | false {
-  return own.counts && html`<span class="ivy-count">${figure(plain, count)}</span>`;
+/** Links that choose by being followed. What they have chosen goes along with the rest of the form. */
+function drawLinks(facet: FacetView, { as, row, options }: PressesControl): Markup {
+  return html`${sentAlong(facet)}
+    <div class="ivy-buttons" data-as="${as}" data-row="${row}">
+      ${options.map(
+        (option) =>
+          html`<a
+            class="${option.muted ? 'ivy-link ivy-muted' : 'ivy-link'}"
+            href="${option.link.href}"
+            aria-current="${option.chosen ? 'true' : 'false'}"
+            data-long="${String(option.label.length > 1)}"
+            ><span>${option.label}</span> ${drawCount(option)}</a
+          >`,
+      )}
+    </div>`;
+}
+
+/** A box for each end, or one for a single day, and ready ranges as links. */
+function drawRange(name: string, control: RangeControl): Markup {
+  if (control.isOne) return drawEnd(control, name, control.from, control.label);
+  return html`<div class="ivy-ends">
+      ${control.ends.map(
+        ({ end, label, value }) =>
+          html`<label class="ivy-end"
+            ><span>${label}</span>${drawEnd(control, nameOfEnd(name, end), value, null)}</label
+          >`,
+      )}
+    </div>
+    ${
+      control.presets.length > 0 &&
+      html`<div class="ivy-buttons ivy-presets" role="group" aria-label="${control.presetsLabel}">
+        ${control.presets.map(
+          ({ label, on, link }) =>
+            html`<a class="ivy-button" href="${link.href}" ${on && html` aria-current="true"`}>${label}</a>`,
+        )}
+      </div>`
+    }`;
+}
+
+function drawEnd({ of }: RangeControl, name: string, value: string, label: string | null): Markup {
+  return html`<input
+    class="ivy-input"
+    type="${of === 'days' ? 'date' : 'number'}"
+    name="${name}"
+    value="${value}"
+    ${of === 'numbers' && html` step="any"`}${label !== null && html` aria-label="${label}"`}
+  />`;
+}
+
+function drawCount({ count }: { count: string | null }): Markup | false {
+  return count !== null && html`<span class="ivy-count">${count}</span>`;
 }

@@ -1,38 +1,21 @@
-import {
-  fill,
-  fillPlural,
-  pageNumbers,
-  writeAddress,
-  type Answer,
-  type FoundTerms,
-  type Query,
-  type Settings,
-} from '@ivy/core';
+import type { ChipsView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
 import { drawCards } from './plain-cards.js';
-import { drawChips } from './plain-chips.js';
 import { drawFacets } from './plain-facets.js';
 import { html, type Markup } from './markup.js';
 
 /** All a page without scripts is drawn from. */
 export interface Plain {
-  settings: Settings;
-  answer: Answer;
-  query: Query;
+  view: View;
+  shown: Shown;
   /** Parameters that are not the lens's, as they came. */
   foreign: readonly string[];
-  /** What visitors look for in facets with more terms than an answer holds, by facet. */
-  found: ReadonlyMap<string, { text: string; terms: FoundTerms }>;
-  /** Milliseconds: the moment the page is drawn at. */
-  now: number;
   /** The page's own path. */
   path: string;
-  /** A link or picture of a post as it is from this page; null for one that no page should follow. */
-  resolve: (link: string) => string | null;
 }
 
-/** The link to another query: parameters that are not the lens's stay in front. */
-export function hrefOf({ path, foreign }: Plain, query: Query): string {
-  const address = [...foreign, writeAddress(query)].filter((part) => part !== '').join('&');
+/** A link on a page: parameters that are not the lens's stay in front. */
+export function hrefOn(path: string, foreign: readonly string[], own: string): string {
+  const address = [...foreign, own].filter((part) => part !== '').join('&');
   return address === '' ? path : `${path}?${address}`;
 }
 
@@ -40,8 +23,7 @@ export function hrefOf({ path, foreign }: Plain, query: Query): string {
  * A listing that works without scripts: a form that sends its address, and links. It bears the same classes as what the
  * page script draws in its place, so that nothing moves when that takes over.
  */
-export function drawPlain(plain: Plain): Markup {
-  const { settings, answer, path } = plain;
+export function drawPlain({ view, shown: { settings }, foreign, path }: Plain): Markup {
   return html`<form
     class="ivy-frame"
     data-plain
@@ -51,109 +33,86 @@ export function drawPlain(plain: Plain): Markup {
     style="--ivy-columns:${settings.look.columns}"
   >
     <div class="ivy-side">
-      ${drawForeign(plain)}${drawFacets(plain)}
+      ${drawForeign(foreign)}${drawFacets(view.facets)}
       <div class="ivy-apply"><button class="ivy-show">${settings.texts.apply}</button></div>
     </div>
     <div class="ivy-main">
       <div class="ivy-head">
-        ${drawChips(plain)}
+        ${view.chips && drawChips(view.chips)}
         <div class="ivy-bar">
           <p class="ivy-count-line">
-            <strong>${fillPlural(settings.texts.posts, answer.matched, settings.language)}</strong>
-            ${answer.matched !== answer.total && html`<span>${fill(settings.texts.of, { total: figure(plain, answer.total) })}</span>`}
+            <strong>${view.count.matched}</strong>
+            ${view.count.of !== null && html`<span>${view.count.of}</span>`}
           </p>
-          ${drawSort(plain)}
+          ${view.sort && drawSort(view.sort)}
         </div>
       </div>
       <h2 class="ivy-unseen">${settings.texts.results}</h2>
-      ${drawNotices(plain)} ${answer.matched === 0 ? drawEmpty(plain) : drawCards(plain)} ${drawPager(plain)}
+      ${view.notices.length > 0 && html`<div class="ivy-notices">${view.notices.map((words) => html`<p>${words}</p>`)}</div>`}
+      ${view.empty ? drawEmpty(view.empty) : drawCards(view.cards)} ${view.pager && drawPager(view.pager)}
     </div>
   </form>`;
 }
 
-/** A number as the lens's language writes it. */
-export function figure({ settings }: Plain, n: number): string {
-  return new Intl.NumberFormat(settings.language).format(n);
-}
-
 /** A form sends only what is in it, so what is not the lens's goes along unseen. */
-function drawForeign({ foreign }: Plain): Markup[] {
+function drawForeign(foreign: readonly string[]): Markup[] {
   return [...new URLSearchParams(foreign.join('&'))].map(
     ([name, value]) => html`<input type="hidden" name="${name}" value="${value}" />`,
   );
 }
 
-function drawSort({ settings, answer, query }: Plain): Markup | false {
-  if (settings.sort.length < 2) return false;
-  const { prefix, sort } = settings.address;
-  const chosen = query.sort ?? answer.sort;
-  // what applies without being named is sent as nothing: a search then still brings the best matches first
-  const value = (key: string) => (key === answer.sort && query.sort === null ? '' : key);
-  const implied = answer.sort === 'relevance' && !settings.sort.some((option) => option.key === 'relevance');
-  const options = implied ? [{ key: 'relevance', label: settings.texts.relevance }, ...settings.sort] : settings.sort;
+/** What is chosen, each a link to the same without it. */
+function drawChips({ label, chips, clear }: ChipsView): Markup {
+  return html`<ul class="ivy-chips" aria-label="${label}">
+    ${chips.map(
+      (chip) =>
+        html`<li>
+          <a class="ivy-chip" href="${chip.without.href}" aria-label="${chip.name}"
+            >${chip.label} <span aria-hidden="true" class="ivy-cross"></span
+          ></a>
+        </li>`,
+    )}
+    ${clear && html`<li><a class="ivy-clear" href="${clear.link.href}">${clear.label}</a></li>`}
+  </ul>`;
+}
+
+function drawSort({ label, name, options }: SortView): Markup {
   return html`<label class="ivy-sort"
-    ><span>${settings.texts.sort}</span>
-    <select name="${prefix + sort}">
-      ${options.map(({ key, label }) => html`<option value="${value(key)}" ${key === chosen && html` selected`}>${label}</option>`)}
+    ><span>${label}</span>
+    <select name="${name}">
+      ${options.map((option) => html`<option value="${option.value}" ${option.chosen && html` selected`}>${option.label}</option>`)}
     </select></label
   >`;
 }
 
-function drawNotices({ settings, answer, query }: Plain): Markup[] {
-  return answer.notices
-    .filter((notice) => notice.code === 'respelled')
-    .map((notice) => {
-      const selection = query.selections[notice.facet ?? ''];
-      const searched = selection?.type === 'search' ? selection.text : '';
-      const text = fill(settings.texts.respelled, { searched, value: notice.value ?? '' });
-      return html`<div class="ivy-notices"><p>${text}</p></div>`;
-    });
-}
-
-function drawEmpty(plain: Plain): Markup {
-  const { settings, answer, query } = plain;
-  const { texts, language } = settings;
+function drawEmpty({ title, lead, ways }: NonNullable<View['empty']>): Markup {
   return html`<div class="ivy-empty">
-    <p class="ivy-empty-title">${texts.emptyTitle}</p>
+    <p class="ivy-empty-title">${title}</p>
     ${
-      answer.ways.length > 0 &&
-      html`<p>${texts.emptyWays}</p>
+      lead !== null &&
+      html`<p>${lead}</p>
         <ul class="ivy-ways">
-          ${answer.ways.map((way) => {
-            const { [way.without]: _lifted, ...selections } = query.selections;
-            const label = settings.facets.find((facet) => facet.key === way.without)?.label ?? way.without;
-            const text = fill(texts.without, { facet: label, posts: fillPlural(texts.posts, way.matched, language) });
-            return html`<li>
-              <a class="ivy-way" href="${hrefOf(plain, { ...query, selections, page: 1 })}">${text}</a>
-            </li>`;
-          })}
+          ${ways.map(({ label, link }) => html`<li><a class="ivy-way" href="${link.href}">${label}</a></li>`)}
         </ul>`
     }
   </div>`;
 }
 
-function drawPager(plain: Plain): Markup | false {
-  const { settings, answer, query } = plain;
-  const { texts } = settings;
-  if (answer.pages <= 1) return false;
-  const link = (page: number, label: string, name: string, rel: string | null = null) =>
+function drawPager({ label, previous, pages, next }: PagerView): Markup {
+  const link = (page: PageLink, rel: string | null = null) =>
     html`<a
       class="ivy-page"
-      href="${hrefOf(plain, { ...query, page })}"
-      aria-label="${name}"
-      ${rel && html` rel="${rel}"`}${page === answer.page && html` aria-current="page"`}
-      >${label}</a
+      href="${page.link.href}"
+      aria-label="${page.name}"
+      ${rel && html` rel="${rel}"`}${page.current && html` aria-current="page"`}
+      >${page.label}</a
     >`;
-  return html`<nav class="ivy-pager" aria-label="${texts.pages}">
-    ${answer.page > 1 && link(answer.page - 1, texts.previous, texts.previous, 'prev')}
+  return html`<nav class="ivy-pager" aria-label="${label}">
+    ${previous && link(previous, 'prev')}
     <ol>
-      ${pageNumbers(answer.page, answer.pages).map((n) =>
-        n === null
-          ? html`<li class="ivy-gap" aria-hidden="true">…</li>`
-          : html`<li>${link(n, String(n), fill(texts.page, { n }))}</li>`,
-      )}
+      ${pages.map((page) => (page ? html`<li>${link(page)}</li>` : html`<li class="ivy-gap" aria-hidden="true">…</li>`))}
     </ol>
-    ${answer.page < answer.pages && link(answer.page + 1, texts.next, texts.next, 'next')}
+    ${next && link(next, 'next')}
   </nav>`;
 }
 
@@ -188,11 +147,10 @@ export const pageStyle = html`<style>
 
 /** The whole document: it reads well with scripts off, and with them on the page script takes it over. */
 export function plainDocument(plain: Plain, page: { slug: string; name: string; scripts: boolean }): string {
-  const { settings } = plain;
-  const rtl = /^(ar|he|fa|ur)\b/.test(settings.language);
-  const canonical = hrefOf({ ...plain, foreign: [] }, { ...plain.query, page: plain.answer.page });
+  const { view, shown, path } = plain;
+  const canonical = hrefOn(path, [], shown.answer.address);
   return html`<!doctype html>
-    <html lang="${settings.language}" ${rtl && html` dir="rtl"`}>
+    <html lang="${view.language}" ${view.direction === 'rtl' && html` dir="rtl"`}>
       <head>
         <meta charset="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />

@@ -2,7 +2,7 @@ import {
   answer,
   explain,
   findTerms,
-  isSearch,
+  kindOf,
   maxAddress,
   pageSettings,
   preparing,
@@ -170,13 +170,13 @@ export class ResultsService {
 
 /** Whether a query searches for words. */
 function searches({ lens, selections }: Query): boolean {
-  return lens.facets.some((facet) => isSearch(facet) && selections[facet.key] !== undefined);
+  return lens.facets.some((facet) => kindOf(facet).finding !== undefined && selections[facet.key] !== undefined);
 }
 
 /** A lens that shuffles, or whose addresses may say “the last 30 days”, answers differently from day to day. */
 function dayTag(lens: Lens): string {
   const shuffles = lens.sort.options.some((option) => option.by === 'shuffle');
-  const rolls = lens.facets.some((facet) => facet.kind === 'date-range');
+  const rolls = lens.facets.some((facet) => kindOf(facet).isDaily);
   return shuffles || rolls ? `.d${dayIn(lens)}` : '';
 }
 

@@ -10,19 +10,9 @@ import { countOf } from '../shared/figures.js';
 import { Failed, Loading } from '../shared/states.js';
 import { AddressStrip } from './address-strip.js';
 import { benchReducer, startBench } from './bench-state.js';
-import { changesBetween } from './changes.js';
+import { changesBetween } from '@ivy/core';
 import { Desk, type DeskState } from './desk.js';
-import {
-  addFacet,
-  addFavourites,
-  placeSearch,
-  changeFacet,
-  duplicateFacet,
-  huesOf,
-  moveFacet,
-  placeFacet,
-  removeFacet,
-} from './edits.js';
+import { addFacet, changeFacet, duplicateFacet, huesOf, moveFacet, placeFacet, removeFacet } from './edits.js';
 import { Outline } from './outline.js';
 import { ResultsWiring } from './results-wiring.js';
 import { trialsFor, type Trials } from '../trial/trials.js';
@@ -193,12 +183,8 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             })
           }
           onAdd={add}
-          onAddFavourites={() => {
-            const added = addFavourites(lens);
-            dispatch({ type: 'edit', lens: added.lens, focus: added.key });
-          }}
-          onSearchAdded={() => {
-            const added = placeSearch(lens, source.fields);
+          onAddition={(addition) => {
+            const added = addition.add(lens, source.fields);
             if (added) dispatch({ type: 'edit', lens: added.lens, focus: added.key });
           }}
         />

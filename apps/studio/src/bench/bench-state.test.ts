@@ -1,7 +1,7 @@
 import type { FieldDescription, Lens } from '@ivy/core';
 import { lensOf } from '../../test/lens-of.js';
 import { benchReducer, startBench, type BenchState } from './bench-state.js';
-import { changesBetween } from './changes.js';
+import { changesBetween } from '@ivy/core';
 import {
   addFacet,
   changeFacet,

@@ -1,4 +1,4 @@
-import { isSearch, type Lens } from '@ivy/core';
+import { kindOf, type Lens } from '@ivy/core';
 import { tokensOf } from './address-tokens.js';
 
 /** Steps that can be taken back. */
@@ -26,7 +26,7 @@ export type BenchAction =
 /** @param address  a facet that it chooses from is taken in hand first */
 export function startBench(lens: Lens, address = ''): BenchState {
   const addressed = tokensOf(address, lens).find((token) => token.facet !== null)?.facet;
-  const first = lens.facets.find((facet) => !isSearch(facet)) ?? lens.facets[0];
+  const first = lens.facets.find((facet) => !kindOf(facet).finding) ?? lens.facets[0];
   return { lens, past: [], future: [], lastTopic: null, focus: addressed ?? first?.key ?? null };
 }
 

@@ -1,9 +1,8 @@
-import { isTerms, readLens, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
+import { arrangesTerms, readLens, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
 import fc from 'fast-check';
 import { lensOf } from '../../test/lens-of.js';
 import {
   addFacet,
-  addFavourites,
   changeKind,
   dropAlias,
   duplicateFacet,
@@ -11,13 +10,13 @@ import {
   moveFacet,
   moveTerm,
   placeFacet,
-  placeSearch,
   placeTerm,
   relabelTerm,
   removeFacet,
   renameFacet,
   toggleTerm,
 } from './edits.js';
+import { kindDesks } from './kinds/kind-desks.js';
 
 const field = (key: string, type: FieldDescription['type'], role?: string) =>
   ({
@@ -63,15 +62,15 @@ const ways: FacetKind[] = ['checkboxes', 'radios', 'dropdown', 'buttons', 'tree'
 const slugOf = (at: number) => terms[at % terms.length]!.slug;
 const edits = {
   add: (lens: Lens, a: number) => addFacet(lens, fields[a % fields.length]!).lens,
-  search: (lens: Lens) => placeSearch(lens, fields)?.lens ?? lens,
-  marked: (lens: Lens) => addFavourites(lens).lens,
+  search: (lens: Lens) => kindDesks.search.addition!.add(lens, fields)?.lens ?? lens,
+  marked: (lens: Lens) => kindDesks.favourites.addition!.add(lens, fields)!.lens,
   duplicate: (lens: Lens, a: number) => (lens.facets.length > 0 ? duplicateFacet(lens, keyOf(lens, a)).lens : lens),
   remove: (lens: Lens, a: number) => removeFacet(lens, keyOf(lens, a)),
   move: (lens: Lens, a: number, b: number) => moveFacet(lens, keyOf(lens, a), b % 2 === 0 ? 1 : -1),
   place: (lens: Lens, a: number, b: number) => placeFacet(lens, keyOf(lens, a), keyOf(lens, b)),
   kind: (lens: Lens, a: number, b: number) => {
     const facet = lens.facets.find(({ key }) => key === keyOf(lens, a));
-    return facet && isTerms(facet) ? changeKind(lens, facet.key, ways[b % ways.length]!) : lens;
+    return facet && arrangesTerms(facet) ? changeKind(lens, facet.key, ways[b % ways.length]!) : lens;
   },
   rename: (lens: Lens, a: number, b: number) =>
     renameFacet(lens, keyOf(lens, a), `own-${a}-${b}-${lens.facets.length}`),

@@ -1,8 +1,7 @@
 import {
-  fieldsOf,
-  isTerms,
+  arrangesTerms,
+  kindOf,
   proposeFacet,
-  proposeSearch,
   readLens,
   FacetKeys,
   type Facet,
@@ -40,28 +39,22 @@ function keepHues(lens: Lens): Lens {
 
 /** Puts a facet for a field at the end, of the kind that suits it. */
 export function addFacet(lens: Lens, field: FieldDescription): { lens: Lens; key: string } {
-  const proposed = proposeFacet(field, keysIn(lens));
-  const facet = withDefaults(proposed);
-  return { lens: keepHues({ ...lens, facets: [...lens.facets, facet] }), key: facet.key };
+  return insertFacet(lens, proposeFacet(field, keysIn(lens)));
 }
 
-/** Puts a search before all other facets. */
-export function placeSearch(lens: Lens, fields: readonly FieldDescription[]): { lens: Lens; key: string } | null {
-  const [proposed] = proposeSearch(fields, keysIn(lens));
-  if (!proposed) return null;
-  const facet = withDefaults(proposed);
+/**
+ * Puts a facet in, with every default filled in.
+ * @param at  its place; without it, the last
+ */
+export function insertFacet(lens: Lens, config: object, at = lens.facets.length): { lens: Lens; key: string } {
+  const facet = withDefaults(config);
+  // colours are written down first, so that what comes before others takes none of theirs
   const kept = keepHues(lens);
-  return { lens: keepHues({ ...kept, facets: [facet, ...kept.facets] }), key: facet.key };
-}
-
-/** Puts a switch for what visitors marked at the end. */
-export function addFavourites(lens: Lens): { lens: Lens; key: string } {
-  const facet = withDefaults({ key: keysIn(lens).make('marked'), kind: 'favourites', label: 'Marked' });
-  return { lens: keepHues({ ...lens, facets: [...lens.facets, facet] }), key: facet.key };
+  return { lens: keepHues({ ...kept, facets: kept.facets.toSpliced(at, 0, facet) }), key: facet.key };
 }
 
 /** A maker of address names that no part of the lens has or had. */
-function keysIn(lens: Lens): FacetKeys {
+export function keysIn(lens: Lens): FacetKeys {
   const own = lens.facets.flatMap((facet) => [facet.key, ...facet.aliases]);
   return new FacetKeys([lens.address.sort, lens.address.page, ...own]);
 }
@@ -105,7 +98,9 @@ export function changeKind(lens: Lens, key: string, kind: FacetKind): Lens {
 }
 
 function ofKind(facet: Facet, kind: FacetKind): Facet {
-  const next: Record<string, unknown> = { ...withDefaults({ key: facet.key, field: fieldsOf(facet)[0] ?? '', kind }) };
+  const next: Record<string, unknown> = {
+    ...withDefaults({ key: facet.key, field: kindOf(facet).fields(facet)[0] ?? '', kind }),
+  };
   for (const [name, value] of Object.entries(facet)) {
     if (name !== 'kind' && (name in next || name === 'hue')) next[name] = value;
   }
@@ -151,7 +146,7 @@ export function listAll(lens: Lens, key: string, terms: readonly { slug: string 
 
 function termFacet(lens: Lens, key: string): TermFacet | null {
   const facet = lens.facets.find((one) => one.key === key);
-  return facet && isTerms(facet) ? facet : null;
+  return facet && arrangesTerms(facet) ? facet : null;
 }
 
 /** A list without an entry; null if it was not in it. */

@@ -44,8 +44,7 @@ function drawn(facets: object[], focus: string | null = null) {
       onMove={ask('move')}
       onEye={ask('eye')}
       onAdd={(one) => asked.push(['add', one.key])}
-      onSearchAdded={ask('a search')}
-      onAddFavourites={ask('add marks')}
+      onAddition={(addition) => asked.push(['add', addition.name])}
     />,
   );
   return asked;

@@ -2,10 +2,7 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type D
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import {
   facetLabel,
-  fieldsOf,
-  isFavourites,
-  isSearch,
-  searchableFields,
+  kindOf,
   usableFields,
   suitingKind,
   warningsOf,
@@ -18,6 +15,8 @@ import { ArrowDown, ArrowUp, Eye, EyeOff, Plus, TriangleAlert } from 'lucide-rea
 import type { KeyboardEvent } from 'react';
 import type { ApiProblem } from '../api/api.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
+import type { Addition } from './kinds/kind-desk.js';
+import { additions } from './kinds/kind-desks.js';
 
 interface Props {
   lens: Lens;
@@ -31,8 +30,7 @@ interface Props {
   onMove: (key: string, by: -1 | 1) => void;
   onEye: (key: string) => void;
   onAdd: (field: FieldDescription) => void;
-  onSearchAdded: () => void;
-  onAddFavourites: () => void;
+  onAddition: (addition: Addition) => void;
 }
 
 /** The parts of the lens in order, read like a contents page. */
@@ -48,13 +46,11 @@ export function Outline({
   onMove,
   onEye,
   onAdd,
-  onSearchAdded,
-  onAddFavourites,
+  onAddition,
 }: Props) {
   const unused = usableFields(fields).filter(
-    (field) => !lens.facets.some((facet) => !isSearch(facet) && fieldsOf(facet).includes(field.key)),
+    (field) => !lens.facets.some((facet) => !kindOf(facet).finding && kindOf(facet).fields(facet).includes(field.key)),
   );
-  const canSearch = !lens.facets.some(isSearch) && searchableFields(fields).length > 0;
   const chosen = new Map(
     answer?.facets.map((facet) => [facet.key, [facet.selected].flat().filter((value) => value !== null).length]),
   );
@@ -137,10 +133,16 @@ export function Outline({
           </span>
         </h2>
         <ul>
-          {!lens.facets.some(isFavourites) && (
-            <AddRow name="favourites" fact="marked by visitors" onAdd={onAddFavourites} />
-          )}
-          {canSearch && <AddRow name="search" fact="in the words" onAdd={onSearchAdded} />}
+          {additions
+            .filter((addition) => addition.isFree(lens, fields))
+            .map((addition) => (
+              <AddRow
+                key={addition.name}
+                name={addition.name}
+                fact={addition.fact}
+                onAdd={() => onAddition(addition)}
+              />
+            ))}
           {unused.map((field) => (
             <AddRow
               key={field.key}
@@ -239,6 +241,7 @@ function AddRow({ name, fact, why, onAdd }: { name: string; fact: string; why?: 
 function factOf(field: FieldDescription): string {
   if (field.type === 'boolean') return 'yes, no';
   if (field.type === 'number') return 'numbers';
+  if (field.type === 'text') return 'first letters';
   return field.type === 'date' || field.type === 'datetime' ? 'days' : `${field.distinct} terms`;
 }
 

@@ -1,23 +1,17 @@
-import type { FieldDescription, RangeFacet, Trial } from '@ivy/core';
+import type { FacetOf } from '@ivy/core';
 import { figure } from '../shared/figures.js';
-import { Reads } from './wiring-parts.js';
+import type { WiringProps } from './kinds/kind-desk.js';
 
-interface Props {
-  facet: RangeFacet;
-  field: FieldDescription | undefined;
-  posts: number;
-  trial: Trial | null;
-}
+type Props = WiringProps<FacetOf<'date-range'> | FacetOf<'number-range'>>;
 
 /** What a range spans, and where its posts are. */
-export function RangeWiring({ facet, field, posts, trial }: Props) {
+export function RangeWiring({ facet, trial }: Props) {
   const answer = trial?.answer.facets.find((one) => one.key === facet.key);
   const found = answer && 'buckets' in answer ? answer : undefined;
   const buckets: readonly { from: string | number; count: number }[] = found?.buckets ?? [];
   const most = Math.max(1, ...buckets.map((bucket) => bucket.count));
   return (
     <>
-      <Reads field={field} fieldKey={facet.field} posts={posts} />
       <section className="section">
         <div className="flex items-baseline justify-between">
           <h3 className="eyebrow">Bounds</h3>

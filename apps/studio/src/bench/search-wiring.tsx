@@ -1,13 +1,9 @@
-import { searchableFields, type Facet, type FieldDescription, type SearchFacet, type Trial } from '@ivy/core';
+import { searchableFields, type FacetOf } from '@ivy/core';
 import { figure } from '../shared/figures.js';
+import type { WiringProps } from './kinds/kind-desk.js';
 import { AnyAll, Row } from './wiring-parts.js';
 
-interface Props {
-  facet: SearchFacet;
-  fields: readonly FieldDescription[];
-  trial: Trial | null;
-  onChange: (patch: Partial<Facet>) => void;
-}
+type Props = WiringProps<FacetOf<'search'>>;
 
 /** The settings of a search: where it looks, and whether all words must be there. */
 export function SearchWiring({ facet, fields, trial, onChange }: Props) {

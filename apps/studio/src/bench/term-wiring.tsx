@@ -1,33 +1,16 @@
-import {
-  arrangeTerms,
-  isSingle,
-  isTerms,
-  type Facet,
-  type FacetKind,
-  type FieldDescription,
-  type Lens,
-  type SwitchFacet,
-  type TermFacet,
-  type Trial,
-} from '@ivy/core';
-import { changeFacet, changeKind, listAll, listOnly, moveTerm, placeTerm, relabelTerm, toggleTerm } from './edits.js';
-import { ShowsAs } from './shows-as.js';
+import { arrangesTerms, arrangeTerms, kindOf, type Facet, type FacetOf, type TermFacet } from '@ivy/core';
+import { changeFacet, listAll, listOnly, moveTerm, placeTerm, relabelTerm, toggleTerm } from './edits.js';
 import { TermsList, useTerms } from './terms-list.js';
-import { AnyAll, Reads, Row, Segments } from './wiring-parts.js';
+import type { WiringProps } from './kinds/kind-desk.js';
+import { AnyAll, Row, Segments } from './wiring-parts.js';
 
-interface Props {
-  source: string;
-  lens: Lens;
-  facet: TermFacet | SwitchFacet;
-  field: FieldDescription | undefined;
-  posts: number;
-  trial: Trial | null;
-  onEdit: (lens: Lens) => void;
-  onChange: (patch: Partial<Facet>) => void;
-}
+/** Facets whose choices are terms; letters are, but can't be arranged. */
+type Facets = TermFacet | FacetOf<'switch'> | FacetOf<'letters'>;
+type Listed = TermFacet | FacetOf<'switch'>;
+type Props = WiringProps<Facets>;
 
 /** The settings of a facet whose choices are terms. */
-export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, onChange }: Props) {
+export function TermWiring({ source, lens, facet, field, trial, onEdit, onChange }: Props) {
   const answer = trial?.answer.facets.find((one) => one.key === facet.key);
   const chosen =
     !answer || !('options' in answer)
@@ -35,19 +18,10 @@ export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, o
       : answer.options.filter((option) => option.selected).map((option) => option.value);
   return (
     <>
-      <Reads field={field} fieldKey={facet.field} posts={posts} />
-      <section className="section">
-        <h3 className="eyebrow mb-2">Shows as</h3>
-        <ShowsAs
-          field={field}
-          kind={facet.kind}
-          onPick={(kind: FacetKind) => onEdit(changeKind(lens, facet.key, kind))}
-        />
-      </section>
-      {isTerms(facet) && (
+      {arrangesTerms(facet) && (
         <section className="section">
           <h3 className="eyebrow mb-2">Match</h3>
-          {isSingle(facet) ? (
+          {kindOf(facet).isSingle(facet) ? (
             <span className="text-ink-2">one at a time</span>
           ) : (
             <AnyAll
@@ -60,17 +34,21 @@ export function TermWiring({ source, lens, facet, field, posts, trial, onEdit, o
         </section>
       )}
       <Counts facet={facet} onChange={onChange} />
-      <TermsSection source={source} lens={lens} facet={facet} field={field} chosen={chosen} onEdit={onEdit} />
+      {'labels' in facet && (
+        <TermsSection source={source} lens={lens} facet={facet} field={field} chosen={chosen} onEdit={onEdit} />
+      )}
     </>
   );
 }
 
-type SectionProps = Pick<Props, 'source' | 'lens' | 'facet' | 'field' | 'onEdit'> & { chosen: readonly string[] };
+type SectionProps = Pick<WiringProps<Listed>, 'source' | 'lens' | 'facet' | 'field' | 'onEdit'> & {
+  chosen: readonly string[];
+};
 
 /** Which terms are listed, in which order and by what names. */
 function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionProps) {
   const { data, error } = useTerms(source, facet.field);
-  const terms = data && isTerms(facet) ? arrangeTerms(facet, data) : data;
+  const terms = data && arrangesTerms(facet) ? arrangeTerms(facet, data) : data;
   const { key } = facet;
   const reorder = (order: string) => {
     if (order === 'own') return;
@@ -80,7 +58,7 @@ function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionPro
     <section className="section">
       <div className="mb-1.5 flex items-center justify-between">
         <h3 className="eyebrow">Terms</h3>
-        {isTerms(facet) && (
+        {arrangesTerms(facet) && (
           <select
             className="field h-[26px] pe-1"
             aria-label="Order of terms"
@@ -94,7 +72,7 @@ function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionPro
           </select>
         )}
       </div>
-      {isTerms(facet) && terms && terms.length > 0 && (
+      {arrangesTerms(facet) && terms && terms.length > 0 && (
         <div className="mb-1.5">
           <Row label="Lists">
             <Segments
@@ -120,7 +98,7 @@ function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionPro
   );
 }
 
-function Counts({ facet, onChange }: { facet: TermFacet | SwitchFacet; onChange: (patch: Partial<Facet>) => void }) {
+function Counts({ facet, onChange }: { facet: Facets; onChange: (patch: Partial<Facet>) => void }) {
   return (
     <section className="section">
       <Row label="Counts">

@@ -1,6 +1,6 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { fold, isTerms, own, type SwitchFacet, type TermFacet } from '@ivy/core';
+import { arrangesTerms, fold, own, type FacetOf, type TermFacet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import useSWR from 'swr';
@@ -14,7 +14,7 @@ const firstTerms = 60;
 const mostTerms = 500;
 
 interface Props {
-  facet: TermFacet | SwitchFacet;
+  facet: TermFacet | FacetOf<'switch'>;
   /** As the facet arranges them; undefined while they are counted. */
   terms: readonly TermView[] | undefined;
   error: Error | undefined;
@@ -50,7 +50,7 @@ export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace
   const most = mostPosts(terms);
   const depths = depthsOf(terms);
   const isHidden = (slug: string) =>
-    isTerms(facet) && (facet.hide.includes(slug) || (facet.only.length > 0 && !facet.only.includes(slug)));
+    arrangesTerms(facet) && (facet.hide.includes(slug) || (facet.only.length > 0 && !facet.only.includes(slug)));
   const found = fold(find.trim());
   const meeting = found === '' ? terms : terms.filter(({ label }) => fold(label).includes(found));
   const listed = meeting.slice(0, all || found !== '' ? mostTerms : firstTerms);
@@ -77,7 +77,7 @@ export function TermsList({ facet, terms, error, chosen, onEye, onLabel, onPlace
                 own={'labels' in facet ? (own(facet.labels, term.slug) ?? '') : ''}
                 isOn={chosen.includes(term.slug)}
                 isHidden={isHidden(term.slug)}
-                canMove={isTerms(facet)}
+                canMove={arrangesTerms(facet)}
                 indent={found === '' ? depths[i]! * 13 : 0}
                 share={term.count / most}
                 onEye={() => onEye(term.slug)}

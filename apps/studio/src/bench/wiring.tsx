@@ -1,12 +1,9 @@
 import {
   facetLabel,
-  isFavourites,
-  isRange,
-  isSearch,
-  isSingle,
-  isSwitch,
+  kindOf,
   warningsOf,
   type Facet,
+  type FacetKind,
   type FieldDescription,
   type Lens,
   type Trial,
@@ -15,12 +12,11 @@ import { Copy, Trash2, TriangleAlert, X } from 'lucide-react';
 import { useState } from 'react';
 import type { ApiProblem } from '../api/api.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
-import { changeFacet, dropAlias, renameFacet } from './edits.js';
+import { changeFacet, changeKind, dropAlias, renameFacet } from './edits.js';
 import { KindWiring, ThereWiring } from './kind-wiring.js';
-import { RangeWiring } from './range-wiring.js';
-import { SearchWiring } from './search-wiring.js';
-import { TermWiring } from './term-wiring.js';
-import { Row } from './wiring-parts.js';
+import { kindDesks } from './kinds/kind-desks.js';
+import { ShowsAs } from './shows-as.js';
+import { Reads, Row } from './wiring-parts.js';
 
 interface Props {
   source: string;
@@ -50,7 +46,10 @@ export function Wiring({
   onRemove,
   onDuplicate,
 }: Props) {
-  const field = isSearch(facet) || isFavourites(facet) ? undefined : fields.find((one) => one.key === facet.field);
+  const { Main } = kindDesks[facet.kind];
+  const kind = kindOf(facet);
+  const reads = kind.finding ? undefined : kind.fields(facet)[0];
+  const field = fields.find((one) => one.key === reads);
   const label = facetLabel(facet, fields);
   const change = (patch: Partial<Facet>, topic?: string) => onEdit(changeFacet(lens, facet.key, patch), topic);
   const at = lens.facets.indexOf(facet);
@@ -92,27 +91,27 @@ export function Wiring({
             {warning.text}
           </p>
         ))}
-        {isSearch(facet) ? (
-          <SearchWiring facet={facet} fields={fields} trial={trial} onChange={change} />
-        ) : isFavourites(facet) ? (
-          <p className="section text-ink-2">
-            Visitors mark posts on their cards. The marks are kept on their device, for all lenses of this source; this
-            switch shows only those.
-          </p>
-        ) : isRange(facet) ? (
-          <RangeWiring facet={facet} field={field} posts={posts} trial={trial} />
-        ) : (
-          <TermWiring
-            source={source}
-            lens={lens}
-            facet={facet}
-            field={field}
-            posts={posts}
-            trial={trial}
-            onEdit={onEdit}
-            onChange={change}
-          />
+        {reads !== undefined && (
+          <>
+            <Reads field={field} fieldKey={reads} posts={posts} />
+            <ShowsAs
+              field={field}
+              kind={facet.kind}
+              onPick={(kind: FacetKind) => onEdit(changeKind(lens, facet.key, kind))}
+            />
+          </>
         )}
+        <Main
+          source={source}
+          posts={posts}
+          fields={fields}
+          lens={lens}
+          facet={facet}
+          field={field}
+          trial={trial}
+          onEdit={onEdit}
+          onChange={change}
+        />
         <KindWiring facet={facet} onChange={change} />
         <ThereWiring
           lens={lens}
@@ -182,7 +181,7 @@ function AddressName({
               if (event.key === 'Escape') setName(facet.key);
             }}
           />
-          <span className="mono text-[12.5px] text-ink-3">= {valueForm(facet)}</span>
+          <span className="mono text-[12.5px] text-ink-3">= {kindOf(facet).valueForm(facet)}</span>
         </div>
         {words && (
           <p className="mt-1 text-[13px] text-rust" role="alert">
@@ -216,13 +215,4 @@ function AddressName({
 /** A problem of a setting as a sentence. */
 export function sentence(name: string, message: string): string {
   return `${name[0]!.toUpperCase()}${name.slice(1)} ${message}.`;
-}
-
-/** What stands after the = in an address. */
-function valueForm(facet: Facet): string {
-  if (isSearch(facet)) return 'words';
-  if (isFavourites(facet)) return 'id,id';
-  if (isRange(facet)) return 'from/to';
-  if (isSwitch(facet)) return 'yes';
-  return isSingle(facet) ? 'a' : 'a,b';
 }

@@ -5,7 +5,7 @@ import useSWR from 'swr';
 import { send } from '../api/api.js';
 import type { LensView, ReleaseView } from '../api/types.js';
 import { AppBar } from '../app/app-bar.js';
-import { changesBetween, type Change } from '../bench/changes.js';
+import { changesBetween, type LensChange } from '@ivy/core';
 import { huesOf } from '../bench/edits.js';
 import { countOf } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
@@ -150,7 +150,7 @@ function Notices({
   draft,
   release,
 }: {
-  changes: Change[] | null;
+  changes: LensChange[] | null;
   draft: LensView['draft'];
   release: number | undefined;
 }) {

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { asked, collection, field, lensOf } from '../../test/arbitrary.js';
 import { buildIndex } from '../index/build.js';
 import { answer } from '../answer/answer.js';
-import { sortOf } from '../model/sort.js';
-import { encodePart, splitAddress } from './parameters.js';
+import { sortOf } from '../lens/sort.js';
+import { encodePart, splitAddress } from '../text/parameters.js';
 import { readAddress } from './read.js';
 import { AddressWriter, writeAddress } from './write.js';
 

@@ -1,8 +1,9 @@
-import { isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
-import { selectionsOf, type Query, type Selection } from '../model/query.js';
-import { sortOf } from '../model/sort.js';
-import { encodePart } from './parameters.js';
-import { either } from './read.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
+import type { Lens } from '../lens/lens.js';
+import { selectionsOf, type Query } from '../lens/query.js';
+import { sortOf } from '../lens/sort.js';
+import type { Selection } from '../model/selection.js';
+import { encodePart } from '../text/parameters.js';
 
 /**
  * Writes the canonical address of a query: facets in the lens's order, then sort, then page. Defaults are left
@@ -32,7 +33,7 @@ export class AddressWriter {
 
   /** The address with the choice in a facet lifted, which leads to the first page. */
   without(facet: Facet): string {
-    if (isSearch(facet)) {
+    if (kindOf(facet).finding) {
       // a sort that differs from that of a search may be the default without one
       const { [facet.key]: _, ...selections } = this.#query.selections;
       return writeAddress({ ...this.#query, selections, page: 1 });
@@ -56,37 +57,10 @@ function joined(address: string, part: string): string {
 }
 
 function choice(lens: Lens, facet: Facet, selection: Selection | undefined): string {
-  if (isSwitch(facet) && facet.start !== either) {
-    const chosen = selection ? writeSelection(selection) : either;
-    return chosen === facet.start ? '' : parameter(lens, facet.key, chosen);
-  }
-  return selection ? parameter(lens, facet.key, writeSelection(selection)) : '';
+  const written = kindOf(facet).write(facet, selection);
+  return written === '' ? '' : parameter(lens, facet.key, written);
 }
 
 function parameter({ address }: Lens, name: string, value: string): string {
   return `${encodePart(address.prefix + name)}=${value}`;
-}
-
-function writeList(values: readonly string[]): string {
-  let written = '';
-  for (const value of values) written = written === '' ? encodePart(value) : `${written},${encodePart(value)}`;
-  return written;
-}
-
-function writeSelection(selection: Selection): string {
-  switch (selection.type) {
-    case 'terms':
-      return writeList(selection.terms);
-    case 'posts':
-      return writeList(selection.ids);
-    case 'term':
-      return encodePart(selection.term);
-    case 'switch':
-      return selection.on ? 'yes' : 'no';
-    case 'search':
-      return encodePart(selection.text);
-    case 'days':
-    case 'numbers':
-      return `${selection.from ?? '..'}/${selection.to ?? '..'}`;
-  }
 }

@@ -1,11 +1,13 @@
+import { type Answer } from '../lens/answer.js';
+import { isTerms } from '../../test/facets.js';
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { actualAnswer, expectedAnswer } from '../../test/reference.js';
 import { buildIndex } from '../index/build.js';
-import type { Answer, Option } from '../model/answer.js';
-import { isTerms } from '../model/lens.js';
+import type { Option } from '../model/answer.js';
+
 import type { Collection } from '../model/post.js';
-import type { Query } from '../model/query.js';
+import type { Query } from '../lens/query.js';
 import { answer, countMatched } from './answer.js';
 import { rankedAhead, readying } from './readying.js';
 import { warm, warming } from './warm.js';

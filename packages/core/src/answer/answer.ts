@@ -1,16 +1,17 @@
 import { AddressWriter } from '../address/write.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Answer, Way } from '../model/answer.js';
-import { isSearch, type SearchFacet } from '../model/lens.js';
-import { selectionsOf, type Notice, type Query } from '../model/query.js';
-import { sortOf } from '../model/sort.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
+import type { Answer } from '../lens/answer.js';
+import { selectionsOf, type Query } from '../lens/query.js';
+import { sortOf } from '../lens/sort.js';
+import type { Way } from '../model/answer.js';
+import type { Notice } from '../model/notice.js';
 import { markerOf, type Marker } from '../search/marks.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
-import { facetAnswer, keepsOwn } from './facet-answer.js';
 import { itemOf } from './items.js';
 import { orderingOf, pageOf } from './ordering.js';
-import { passing, searchOf, textIndexOf } from './passing.js';
+import { passing } from './passing.js';
 import { rankedAhead } from './readying.js';
 import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed } from './plan.js';
 
@@ -55,8 +56,9 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     ),
     facets: lens.facets.map((facet, i) => {
       const at = passed.places[i]!;
-      const under = at < 0 || keepsOwn(facet) ? all : others(at);
-      return facetAnswer(plan.facets[i]!, facet, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
+      const kind = kindOf(facet);
+      const under = at < 0 || kind.keepsOwn(facet) ? all : others(at);
+      return kind.answer(facet, plan.facets[i]!, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
     }),
     notices: said,
     ways: all.set.count === 0 ? waysOut(written, passed) : [],
@@ -77,7 +79,7 @@ export function countMatched(index: PostIndex, query: Query): number {
 }
 
 interface Found {
-  facet: SearchFacet;
+  facet: Facet;
   fields: readonly string[];
   text: TextIndex;
   found: Search;
@@ -87,11 +89,12 @@ interface Found {
 /** The first search of a query, worked out. */
 function searchIn(index: PostIndex, query: Query): Found | null {
   for (const facet of query.lens.facets) {
-    const selection = isSearch(facet) ? query.selections[facet.key] : undefined;
-    if (!isSearch(facet) || selection?.type !== 'search') continue;
-    const text = textIndexOf(index, facet);
-    const found = searchOf(index, facet, selection.text, index.arena);
-    return { facet, fields: facet.fields, text, found, marks: markerOf(text, found.wanted) };
+    const { finding, fields } = kindOf(facet);
+    const selection = finding && query.selections[facet.key];
+    if (selection?.type !== 'search') continue;
+    const text = finding!.textIndex(index, facet);
+    const found = finding!.search(index, facet, selection.text, index.arena);
+    return { facet, fields: fields(facet), text, found, marks: markerOf(text, found.wanted) };
   }
   return null;
 }

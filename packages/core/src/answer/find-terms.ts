@@ -1,9 +1,7 @@
 import type { PostIndex } from '../index/post-index.js';
 import type { Option } from '../model/answer.js';
-import { isTerms } from '../model/lens.js';
-import { selectionsOf, type Query } from '../model/query.js';
-import { keepsOwn } from './facet-answer.js';
-import { findOptions } from './many-options.js';
+import { kindOf } from '../kinds/kinds.js';
+import { selectionsOf, type Query } from '../lens/query.js';
 import { chosenTerms } from './passing.js';
 import { countedOf, passQuery, planOf, withScratch } from './plan.js';
 
@@ -24,17 +22,18 @@ export function findTerms(index: PostIndex, query: Query, key: string, text: str
   const { lens } = query;
   const at = lens.facets.findIndex((one) => one.key === key);
   const facet = lens.facets[at];
-  if (!facet || !isTerms(facet)) return null;
+  if (!facet) return null;
+  const kind = kindOf(facet);
+  if (!kind.find) return null;
   return withScratch(index, () => {
     const plan = planOf(index, lens);
     const selections = selectionsOf(query);
     const passed = passQuery(index, plan.scope, lens, selections);
     const { all, others } = countedOf(plan, passed, selections);
     const place = passed.places[at]!;
-    const under = place < 0 || keepsOwn(facet) ? all : others(place);
-    const { column, shown } = plan.facets[at]!.terms!;
+    const under = place < 0 || kind.keepsOwn(facet) ? all : others(place);
     const selection = selections[at];
-    const chosen = selection ? chosenTerms(index, facet, selection) : [];
-    return findOptions(facet, column, shown!, under.tallied(column), chosen, text);
+    const chosen = selection ? chosenTerms(index, lens, facet, selection) : [];
+    return kind.find!(facet, plan.facets[at]!, under, chosen, text);
   });
 }

@@ -1,7 +1,8 @@
 import type { PostIndex } from '../index/post-index.js';
 import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
-import { fieldsOf, type Lens } from '../model/lens.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
+import type { Lens } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import { KeptItems } from './kept-items.js';
 import type { Marker } from '../search/marks.js';
@@ -28,10 +29,16 @@ export interface ItemPlan {
 /** Items kept of a lens at least. */
 const itemsKept = 2000;
 
+/** The fields whose values a facet filters by; those it searches are too long to be carried along. */
+function filteredBy(facet: Facet): readonly string[] {
+  const { finding, fields } = kindOf(facet);
+  return finding ? [] : fields(facet);
+}
+
 /** An answer carries of each post what its card shows and what its facets filter by. */
 export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
   const card = cardParts(lens, index.fields).map((part) => part.field);
-  const keys = [...card, ...lens.facets.filter((facet) => facet.kind !== 'search').flatMap(fieldsOf)];
+  const keys = [...card, ...lens.facets.flatMap(filteredBy)];
   const byRole = (role: 'title' | 'link') => {
     const field = fieldWithRole(index.fields, role);
     return field ? itemField(index, field.key) : null;

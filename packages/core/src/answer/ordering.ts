@@ -1,7 +1,7 @@
 import { eachBit, hasBit } from '../index/bits.js';
 import type { PostSet } from '../index/post-set.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { SortOption } from '../model/lens.js';
+import type { SortOption } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import { byRelevance } from '../search/relevance.js';
 import type { Search } from '../search/search.js';

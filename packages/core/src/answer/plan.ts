@@ -1,17 +1,17 @@
+import { Counted, type KeptCounts, type Scope } from '../index/counting.js';
 import type { PostIndex } from '../index/post-index.js';
 import { numbersIn, type RowColumn } from '../index/post-rows.js';
 import { PostSet } from '../index/post-set.js';
+import { walkedColumns } from '../index/sorted-column.js';
 import { finished, type Steps } from '../index/steps.js';
-import { isFavourites, isRange, isSearch, isTerms, type Facet, type Lens } from '../model/lens.js';
-import type { Selection } from '../model/query.js';
-import { Combination } from './combination.js';
-import { Counted, type KeptCounts, type Scope } from './counting.js';
+import type { FacetPlan } from '../kinds/kind.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
 import { facetLabel } from '../lens/label.js';
-import type { FacetPlan, TermPlan } from './facet-answer.js';
+import type { Lens } from '../lens/lens.js';
+import type { Selection } from '../model/selection.js';
+import { Combination } from './combination.js';
 import { itemPlan, type ItemPlan } from './items.js';
-import { shownTerms } from './options.js';
 import { chosenTerms, passing } from './passing.js';
-import { isByNumber, rangeColumns } from './range-parts.js';
 import { scopeOf } from './scope.js';
 
 /** What of a lens on an index does not change from query to query: worked out at the first and kept. */
@@ -38,8 +38,10 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
   finished(puttingInRows(index, lens));
   const facets = lens.facets.map((facet): FacetPlan => {
-    const range = isRange(facet) ? rangeColumns(index, lens, facet) : null;
-    return { label: facetLabel(facet, index.fields), terms: termPlan(index, facet), range };
+    const kind = kindOf(facet);
+    const columns = kind.columns(index, lens, facet);
+    const shown = kind.shown(facet, columns);
+    return { label: facetLabel(facet, index.fields), ...columns, shown, common: [] };
   });
   return { scope, items: itemPlan(index, lens), facets, commonFrom: leastCommon(index, facets) };
 }
@@ -50,9 +52,8 @@ const mostKept = 4_000_000;
 
 /** What the least common term has of posts, of those whose counts are kept: the more terms, the fewer are. */
 function leastCommon(index: PostIndex, facets: readonly FacetPlan[]): number {
-  const columns = facets.flatMap(({ terms }) => (terms ? [terms.column] : []));
-  const ranges = facets.flatMap(({ range }) => (range && !isByNumber(range) ? [range.start, range.end] : []));
-  const counted = new Set<RowColumn>([...columns, ...ranges]);
+  const columns = facets.flatMap(({ terms }) => terms ?? []);
+  const counted = new Set<RowColumn>([...columns, ...facets.flatMap(({ ordered }) => walkedColumns(ordered))]);
   const each = [...counted].reduce((sum, column) => sum + numbersIn(column), 0);
   const least = Math.max(1, index.size * commonShare);
   const common = columns.flatMap(({ sizes }) => [...sizes].filter((size) => size >= least)).sort((a, b) => b - a);
@@ -67,18 +68,11 @@ const mostValues = 1024;
 export function* puttingInRows(index: PostIndex, lens: Lens): Steps<void> {
   if (!index.arena) return;
   const columns = lens.facets.flatMap((facet): RowColumn[] => {
-    if (isSearch(facet) || isFavourites(facet)) return [];
-    if (!isRange(facet)) return [index.column(facet.field)];
-    const range = rangeColumns(index, lens, facet);
-    return isByNumber(range) ? [] : [range.start, range.end].filter((one) => one.distinct.length <= mostValues);
+    const { terms, ordered } = kindOf(facet).columns(index, lens, facet);
+    const few = walkedColumns(ordered).filter((one) => one.distinct.length <= mostValues);
+    return terms ? [terms, ...few] : few;
   });
   yield* index.puttingInRows(columns);
-}
-
-function termPlan(index: PostIndex, facet: Facet): TermPlan | null {
-  if (isSearch(facet) || isRange(facet) || isFavourites(facet)) return null;
-  const column = index.column(facet.field);
-  return { column, shown: isTerms(facet) ? shownTerms(facet, column) : null, common: [] };
 }
 
 const scopes = new WeakMap<PostIndex, WeakMap<Lens['scope'], Scope>>();
@@ -130,7 +124,7 @@ export function passQuery(
     places.push(selection ? active.length : -1);
     if (!selection) continue;
     const facet = lens.facets[i]!;
-    const chosen = chosenTerms(index, facet, selection);
+    const chosen = chosenTerms(index, lens, facet, selection);
     active.push(facet);
     terms.push(chosen);
     each.push(passing(index, lens, facet, selection, index.arena, chosen));
@@ -146,7 +140,7 @@ export function countedOf(
 ): { all: Counted; others: (at: number) => Counted } {
   const keptOf = (at: number) => {
     const facet = places.indexOf(at);
-    return keptUnder(plan, plan.facets[facet]!.terms, selections[facet]!, terms[at]!);
+    return keptUnder(plan, plan.facets[facet]!, selections[facet]!, terms[at]!);
   };
   return {
     all: new Counted(combined.all, plan.scope, active.length === 1 ? keptOf(0) : null),
@@ -155,20 +149,15 @@ export function countedOf(
 }
 
 /** Room for the counts under a facet's choice alone, if that is one common term. */
-function keptUnder(
-  plan: Plan,
-  terms: TermPlan | null,
-  selection: Selection,
-  chosen: readonly number[],
-): KeptCounts | null {
+function keptUnder(plan: Plan, facet: FacetPlan, selection: Selection, chosen: readonly number[]): KeptCounts | null {
   // of several that are named, one that is known is not all that is asked for
-  if (!terms || chosen.length !== 1 || (selection.type === 'terms' && selection.terms.length > 1)) return null;
+  if (!facet.terms || chosen.length !== 1 || (selection.type === 'terms' && selection.terms.length > 1)) return null;
   const [term] = chosen as [number];
-  return terms.column.sizes[term]! < plan.commonFrom ? null : commonCounts(terms, term);
+  return facet.terms.sizes[term]! < plan.commonFrom ? null : commonCounts(facet, term);
 }
 
 /** Room for the counts under a common term alone. */
-export function commonCounts({ common }: TermPlan, term: number): KeptCounts {
+export function commonCounts({ common }: FacetPlan, term: number): KeptCounts {
   return (common[term] ??= new Map() as KeptCounts);
 }
 

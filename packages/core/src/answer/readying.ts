@@ -1,11 +1,9 @@
 import type { PostIndex } from '../index/post-index.js';
 import type { Steps } from '../index/steps.js';
-import { isSearch } from '../model/lens.js';
-import { selectionsOf, type Query } from '../model/query.js';
-import { sortOf } from '../model/sort.js';
+import { kindOf } from '../kinds/kinds.js';
+import { selectionsOf, type Query } from '../lens/query.js';
+import { sortOf } from '../lens/sort.js';
 import { ranking, stepsToRank } from '../search/relevance.js';
-import { sortingByEnd } from '../search/words-by-end.js';
-import { searchingFor, textIndexOf, weighedFields } from './passing.js';
 import { passQuery, planOf, withScratch } from './plan.js';
 
 /** Posts of words from which putting a search in order is done step by step. */
@@ -30,12 +28,12 @@ export function* readying(index: PostIndex, query: Query, many = manyPostings): 
   if (sort?.by === 'shuffle') yield* index.shuffling(query.seed ?? '');
   let isFirst = true;
   for (const facet of lens.facets) {
-    const selection = isSearch(facet) ? selections[facet.key] : undefined;
-    if (!isSearch(facet) || selection?.type !== 'search') continue;
-    const { vocabulary } = yield* index.makingText(weighedFields(index, facet));
-    yield* sortingByEnd(vocabulary);
-    const found = yield* searchingFor(index, facet, selection.text);
-    const text = textIndexOf(index, facet);
+    const { finding } = kindOf(facet);
+    const selection = finding && selections[facet.key];
+    if (selection?.type !== 'search') continue;
+    yield* finding!.makingText(index, facet);
+    const found = yield* finding!.searching(index, facet, selection.text);
+    const text = finding!.textIndex(index, facet);
     if (isFirst && sort?.by === 'relevance' && stepsToRank(text, found) > many) {
       const matched = withScratch(index, () => {
         const { scope } = planOf(index, lens);

@@ -1,7 +1,7 @@
 import { andBits, clearBit, eachBit, fullBits, setBit, type Bits } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
 import { postsUnder } from '../index/term-column.js';
-import type { Lens } from '../model/lens.js';
+import type { Lens } from '../lens/lens.js';
 
 /**
  * The posts a lens sees. `where` entries combine by AND, the terms of one by OR; then `exclude` takes single

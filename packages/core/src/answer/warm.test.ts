@@ -1,8 +1,10 @@
+import { type SearchFacet } from '../../test/facets.js';
+import { textIndexOf } from '../kinds/search/finding.js';
 import { field, lensOf } from '../../test/arbitrary.js';
 import { buildIndex } from '../index/build.js';
-import type { SearchFacet } from '../model/lens.js';
+
 import type { Collection } from '../model/post.js';
-import { textIndexOf } from './passing.js';
+
 import { planOf } from './plan.js';
 import { warm, warming } from './warm.js';
 
@@ -28,7 +30,7 @@ function collectionOf(size: number, terms: number): Collection {
 
 /** Terms under which counts are kept, by facet. */
 const keptUnder = (index: ReturnType<typeof buildIndex>) =>
-  planOf(index, lens).facets.map(({ terms }) => [...terms!.common.keys()].filter((term) => terms!.common[term]));
+  planOf(index, lens).facets.map(({ common }) => [...common.keys()].filter((term) => common[term]));
 
 test('counts are kept under every term that one in a hundred posts has, and under no other', () => {
   const index = buildIndex(collectionOf(400, 150));

@@ -1,13 +1,11 @@
+import { Counted } from '../index/counting.js';
 import type { PostIndex } from '../index/post-index.js';
+import { walkedColumns } from '../index/sorted-column.js';
 import { finished, type Steps } from '../index/steps.js';
 import { postsUnder } from '../index/term-column.js';
-import { isFavourites, isRange, isSearch, isTerms, type Lens } from '../model/lens.js';
-import { sortingByEnd } from '../search/words-by-end.js';
-import { Counted } from './counting.js';
-import { weighedFields } from './passing.js';
+import { kindOf } from '../kinds/kinds.js';
+import type { Lens } from '../lens/lens.js';
 import { commonCounts, planOf, puttingInRows, withScratch } from './plan.js';
-import { isByNumber, rangeColumns } from './range-parts.js';
-import { placingTerms } from './term-order.js';
 
 // What an answer needs is made when one first asks for it. A process that has others to answer meanwhile makes it ahead,
 // step by step, and may stop after each, or for good: answers are the same.
@@ -15,11 +13,7 @@ import { placingTerms } from './term-order.js';
 /** Makes what every answer of a lens needs, a column at a time. */
 export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
-    if (isRange(facet)) rangeColumns(index, lens, facet);
-    else if (!isSearch(facet) && !isFavourites(facet)) {
-      const column = yield* index.makingColumn(facet.field);
-      if (isTerms(facet)) yield* placingTerms(facet, column);
-    }
+    yield* kindOf(facet).making(index, lens, facet);
     yield;
   }
   yield* puttingInRows(index, lens);
@@ -30,9 +24,8 @@ export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
 /** Makes the words that the searches of a lens look in. */
 export function* wording(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
-    if (!isSearch(facet)) continue;
-    const { vocabulary } = yield* index.makingText(weighedFields(index, facet));
-    yield* sortingByEnd(vocabulary);
+    const { finding } = kindOf(facet);
+    if (finding) yield* finding.makingText(index, facet);
   }
 }
 
@@ -40,17 +33,18 @@ export function* wording(index: PostIndex, lens: Lens): Steps<void> {
 export function* counting(index: PostIndex, lens: Lens): Steps<void> {
   const plan = planOf(index, lens);
   yield;
-  for (const { terms } of plan.facets) {
+  for (const facet of plan.facets) {
+    const { terms } = facet;
     if (!terms) continue;
-    const { column } = terms;
-    for (let term = 0; term < column.terms.length; term++) {
-      if (column.sizes[term]! < plan.commonFrom) continue;
-      const under = plan.scope.set.and(postsUnder(column, [term]));
-      const counted = new Counted(under, plan.scope, commonCounts(terms, term));
+    for (let term = 0; term < terms.terms.length; term++) {
+      if (terms.sizes[term]! < plan.commonFrom) continue;
+      const under = plan.scope.set.and(postsUnder(terms, [term]));
+      const counted = new Counted(under, plan.scope, commonCounts(facet, term));
       withScratch(index, () => {
         for (const other of plan.facets) {
-          if (other.terms) counted.terms(other.terms.column);
-          if (other.range && !isByNumber(other.range)) counted.ranks(other.range.start);
+          if (other.terms) counted.terms(other.terms);
+          const [start] = walkedColumns(other.ordered);
+          if (start) counted.ranks(start);
         }
       });
       yield;

@@ -1,4 +1,3 @@
-import type { Vocabulary } from '../address/read.js';
 import { zoneDays } from '../dates/zone.js';
 import { plainField, type Field, type Post, type Term, type Value } from '../model/post.js';
 import { searchText, type TextIndex } from '../search/text-index.js';
@@ -30,7 +29,7 @@ const levelsMeant = 6;
  * role), so that the first page of most listings is the first posts of a set. Columns, orders and word indexes are made
  * when first asked for and kept; that never changes an answer.
  */
-export class PostIndex implements Vocabulary {
+export class PostIndex {
   readonly #byKey: Map<string, Field>;
   readonly #termLists = new Map<string, TermList | null>();
   readonly #columns = new Map<string, TermColumn>();
@@ -221,6 +220,24 @@ export class PostIndex implements Vocabulary {
         values?.form === 'wholes' || values?.form === 'numbers' ? numbersOf(values) : null,
       );
     });
+  }
+
+  /**
+   * What a kind of facet derives from the posts by a rule of its own: made when first asked for, and kept.
+   * @param name  of the rule and all it depends on
+   */
+  derived<T>(name: string, make: () => Steps<T>): T {
+    return finished(this.deriving(name, make));
+  }
+
+  /** `derived` step by step. If another makes it meanwhile, the one made first is taken. */
+  *deriving<T>(name: string, make: () => Steps<T>): Steps<T> {
+    const key = `derived ${name}`;
+    if (!this.#made.has(key)) {
+      const made = yield* make();
+      if (!this.#made.has(key)) this.#made.set(key, made);
+    }
+    return this.#made.get(key) as T;
   }
 
   /** The words of some fields, each weighed. */

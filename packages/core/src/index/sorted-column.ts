@@ -235,3 +235,12 @@ export function postsWithin(
   const reached = PostSet.ofBits(size, firstPosts(start, begun, arena), begun);
   return over === 0 ? reached : reached.without(PostSet.ofBits(size, firstPosts(end, over, arena), over), arena);
 }
+
+/**
+ * Of the columns a range counts by, those whose values must be asked of posts: none where posts are numbered by the very
+ * values, so that each step is a run of numbers.
+ */
+export function walkedColumns(ordered: readonly SortedColumn[]): readonly SortedColumn[] {
+  const [start, end] = ordered;
+  return start && start === end && start.falling ? [] : ordered;
+}

@@ -237,11 +237,27 @@ export function buildValueColumn(
     return { slug: maker.make(slugText(value)), label: String(value), parent: null };
   });
   const numberOf = new Map(sorted.map((value, t) => [value, t]));
+  return columnByNumbers(terms, size, arena, (p) => {
+    const value = values[p];
+    return typeof value === 'string' || typeof value === 'number' ? numberOf.get(value)! : -1;
+  });
+}
+
+/**
+ * A column of terms of which each post has one at most.
+ * @param termOf  the number of a post's term; -1 where it has none
+ */
+export function columnByNumbers(
+  terms: readonly Term[],
+  size: number,
+  arena: Arena | null,
+  termOf: (post: number) => number,
+): TermColumn {
   const numbers = termNumbers(terms.length, size);
   const none = noTerm(numbers);
   for (let p = 0; p < size; p++) {
-    const value = values[p];
-    numbers[p] = typeof value === 'string' || typeof value === 'number' ? numberOf.get(value)! : none;
+    const term = termOf(p);
+    numbers[p] = term < 0 ? none : term;
   }
   const rows: Rows = { form: 'one', values: numbers, none };
   return columnOf(termList(terms), setsOfRows(terms.length, rows, size, arena), rows, size, arena, false);

@@ -1,4 +1,5 @@
-import { isTerms, type CardPart, type Lens } from '../model/lens.js';
+import { kindOf } from '../kinds/kinds.js';
+import type { CardPart, Lens } from './lens.js';
 import { fieldWithRole, type Field } from '../model/post.js';
 
 /** What a card shows: the lens's own parts, or, while it has none, what the fields' roles suggest. */
@@ -6,7 +7,7 @@ export function cardParts(lens: Lens, fields: readonly Field[]): CardPart[] {
   if (lens.card.parts.length > 0) return lens.card.parts;
   return suggestCard(
     fields,
-    lens.facets.filter(isTerms).map((facet) => facet.field),
+    lens.facets.flatMap((facet) => kindOf(facet).fields(facet)),
   );
 }
 

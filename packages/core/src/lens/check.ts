@@ -1,4 +1,5 @@
-import { isFavourites, isRange, isSearch, isSwitch, type Facet, type Lens } from '../model/lens.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
+import type { Lens } from './lens.js';
 import { isLanguage, isZone } from './locale.js';
 import type { Field } from '../model/post.js';
 import { textsKept } from '../index/post-index.js';
@@ -19,7 +20,7 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
-  const searches = lens.facets.flatMap((facet, i) => (isSearch(facet) ? [i] : []));
+  const searches = lens.facets.flatMap((facet, i) => (kindOf(facet).finding ? [i] : []));
   for (const i of searches.slice(textsKept)) {
     problems.push({ pointer: `/facets/${i}`, message: `is one search too many; a lens may have ${textsKept}` });
   }
@@ -50,28 +51,13 @@ function facetProblems(
   fields: ReadonlyMap<string, Field>,
   needsField: (key: string, pointer: string) => void,
 ): ShapeProblem[] {
-  if (isSearch(facet)) {
-    facet.fields.forEach((key, i) => needsField(key, `${pointer}/fields/${i}`));
-    return facet.fields.length === 0
-      ? [{ pointer: `${pointer}/fields`, message: 'must name a field to search in' }]
-      : [];
+  const kind = kindOf(facet);
+  // where in the config a field is named is where it stands
+  for (const [setting, value] of Object.entries(facet)) {
+    if (setting === 'field' || setting === 'endField') needsField(value as string, `${pointer}/${setting}`);
+    if (setting === 'fields') (value as string[]).forEach((key, i) => needsField(key, `${pointer}/fields/${i}`));
   }
-  if (isFavourites(facet)) return [];
-  needsField(facet.field, `${pointer}/field`);
-  const wanted = isSwitch(facet) ? ['boolean'] : facet.kind === 'date-range' ? ['date', 'datetime'] : ['number'];
-  const noun = isSwitch(facet)
-    ? 'a yes/no field'
-    : facet.kind === 'date-range'
-      ? 'a field of dates'
-      : 'a field of numbers';
-  if (!isSwitch(facet) && !isRange(facet)) return [];
-  const ends = isRange(facet) && facet.endField !== undefined ? [[facet.endField, `${pointer}/endField`] as const] : [];
-  ends.forEach(([key, at]) => needsField(key, at));
-  return [[facet.field, `${pointer}/field`] as const, ...ends].flatMap(([key, at]) => {
-    const field = fields.get(key);
-    if (!field || wanted.includes(field.type)) return [];
-    return [{ pointer: at, message: `must be ${noun}, and “${key}” is not` }];
-  });
+  return kind.problems(facet, fields).map((problem) => ({ ...problem, pointer: pointer + problem.pointer }));
 }
 
 function nameClashes(lens: Lens): ShapeProblem[] {

@@ -1,7 +1,7 @@
 import { countMatched } from '../answer/answer.js';
 import type { PostIndex } from '../index/post-index.js';
-import { isSearch, isSingle, isTerms } from '../model/lens.js';
-import type { Query } from '../model/query.js';
+import { kindOf } from '../kinds/kinds.js';
+import type { Query } from './query.js';
 import { withSetting } from '../why/preview.js';
 
 /** Results with the same choices under each way of matching: known before it is set. */
@@ -14,7 +14,7 @@ export interface MatchEffect {
 export function matchEffects(index: PostIndex, query: Query): Record<string, MatchEffect> {
   const effects: Record<string, MatchEffect> = {};
   for (const facet of query.lens.facets) {
-    if (!isSearch(facet) && (!isTerms(facet) || isSingle(facet))) continue;
+    if (!kindOf(facet).takesMatch(facet)) continue;
     const matched = (match: 'any' | 'all') =>
       countMatched(index, { ...query, lens: withSetting(query.lens, { facet: facet.key, match }) });
     effects[facet.key] = { any: matched('any'), all: matched('all') };

@@ -1,13 +1,12 @@
-import { fieldsOf, isSearch, type Facet } from '../model/lens.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Field } from '../model/post.js';
 import { humanise } from '../text/slug.js';
 
-/** What a facet is called: its own label, or its field's; a search goes by its key. */
+/** What a facet is called: its own label, or its field's, or else what its key says. */
 export function facetLabel(facet: Facet, fields: readonly Field[]): string {
   if (facet.label !== '') return facet.label;
-  const [first] = isSearch(facet) ? [] : fieldsOf(facet);
-  return (
-    fields.find((field) => field.key === first)?.label ??
-    (isSearch(facet) && facet.key === 'q' ? 'Search' : humanise(facet.key))
-  );
+  const { finding, labelField } = kindOf(facet);
+  const named = labelField(facet);
+  const standIn = finding && facet.key === 'q' ? 'Search' : humanise(facet.key);
+  return fields.find((field) => field.key === named)?.label ?? standIn;
 }

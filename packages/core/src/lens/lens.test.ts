@@ -4,7 +4,7 @@ import { describeFields, type FieldDescription } from '../fields/describe.js';
 import { discoverFields } from '../fields/discover.js';
 import { readPosts } from '../fields/read-posts.js';
 import { buildIndex } from '../index/build.js';
-import { lensSchema, readLens } from '../model/lens.js';
+import { lensSchema, readLens } from './lens.js';
 import { plainField } from '../model/post.js';
 import { humanise } from '../text/slug.js';
 import { cardParts } from './card.js';

@@ -1,4 +1,4 @@
-import type { Lens } from '../model/lens.js';
+import type { Lens } from './lens.js';
 
 /** Whether `Intl` knows a time zone. */
 export function isZone(zone: string): boolean {

@@ -1,9 +1,9 @@
 import type { FieldDescription } from '../fields/describe.js';
-import type { FacetKind } from '../model/lens.js';
+import { maxAddressName, maxLabel } from '../kinds/common.js';
+import { facetKinds, kinds, type FacetKind } from '../kinds/kinds.js';
 import type { Field, FieldRole } from '../model/post.js';
 import { isInherited } from '../text/own.js';
 import { SlugMaker } from '../text/slug.js';
-import { maxAddressName, maxLabel } from '../model/lens.js';
 import { suggestCard } from './card.js';
 
 interface ProposedFacet {
@@ -116,7 +116,14 @@ function lastResort(fields: readonly FieldDescription[]): FieldDescription[] {
 /** Fields a facet can be made of, if one asks for it: also those with more terms than a first lens should start with. */
 export function usableFields(fields: readonly FieldDescription[]): FieldDescription[] {
   const suitable = new Set(suitableFields(fields));
-  return fields.filter((field) => suitable.has(field) || (field.type === 'terms' && field.distinct > 1));
+  return fields.filter(
+    (field) => suitable.has(field) || ((field.type === 'terms' || isName(field)) && field.distinct > 1),
+  );
+}
+
+/** Whether a field is a name by which things are looked up: a title, an author, a text that is nothing else. */
+function isName({ type, role }: Field): boolean {
+  return type === 'text' && (role === null || role === 'title' || role === 'author');
 }
 
 /** The facet a field is best shown as. */
@@ -125,28 +132,13 @@ export function proposeFacet(field: FieldDescription, keys: FacetKeys): Proposed
   return { key: keys.make(field.key), kind: suitingKind(field).kind, field: field.key, label };
 }
 
-/** Terms from which a list is too long to be read and is better typed in. */
-const longList = 40;
-
 /** The kind of facet that suits a field, and why in a few words. */
 export function suitingKind(field: FieldDescription): { kind: FacetKind; why: string } {
-  switch (field.type) {
-    case 'date':
-    case 'datetime':
-      return { kind: 'date-range', why: 'It holds days.' };
-    case 'number':
-      return { kind: 'number-range', why: 'It holds numbers.' };
-    case 'boolean':
-      return { kind: 'radios', why: 'It is yes or no.' };
-    case 'terms':
-    case 'text':
-    case 'html':
-    case 'link':
-    case 'image':
-      if (field.tree) return { kind: 'tree', why: 'Its terms have branches.' };
-      if (field.distinct > longList) return { kind: 'dropdown', why: `${field.distinct} terms are best typed for.` };
-      return { kind: 'checkboxes', why: `${field.distinct} terms fit in one list.` };
+  for (const kind of facetKinds) {
+    const why = kinds[kind].suits(field);
+    if (why !== null) return { kind, why };
   }
+  throw new Error(`No kind of facet suits a field of ${field.type}.`);
 }
 
 /** The fields a search is best made in: those with words to read. */

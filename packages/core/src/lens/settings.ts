@@ -1,20 +1,13 @@
-import {
-  defaultSort,
-  isSingle,
-  isSwitch,
-  type CardPart,
-  type Facet,
-  type FacetKind,
-  type Lens,
-} from '../model/lens.js';
-import { cardParts } from './card.js';
-import { facetLabel } from './label.js';
+import { kindOf, type FacetKind, type OwnSettings } from '../kinds/kinds.js';
+import type { Field } from '../model/post.js';
 import { wordsOf, type Texts } from '../model/texts.js';
 import { wordSet } from '../model/word-sets.js';
-import type { Field } from '../model/post.js';
+import { cardParts } from './card.js';
+import { facetLabel } from './label.js';
+import { defaultSort, type CardPart, type Lens } from './lens.js';
 
 /** What a page needs to know of one facet to draw it. */
-export interface FacetSettings {
+interface CommonSettings {
   key: string;
   kind: FacetKind;
   label: string;
@@ -25,19 +18,10 @@ export interface FacetSettings {
   folded: boolean;
   /** Key of the facet it waits for; empty for none. */
   dependsOn: string;
-  /** Of buttons. */
-  as?: 'pills' | 'links';
-  row?: 'wrap' | 'scroll';
-  /** Of a switch. */
-  both?: boolean;
-  start?: 'either' | 'yes' | 'no';
-  /** Of a range of days. */
-  pick?: 'range' | 'day';
-  presets?: readonly { label: string; range: string }[];
-  /** Of a range of numbers. */
-  unit?: string;
-  step?: number;
 }
+
+/** With what only its kind has. */
+export type FacetSettings = CommonSettings & OwnSettings;
 
 /** What a page needs to know of a lens besides its answers. Changes only with the release. */
 export interface Settings {
@@ -66,12 +50,12 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
       kind: facet.kind,
       label: facetLabel(facet, fields),
       visible: facet.visible,
-      single: isSwitch(facet) || isSingle(facet),
+      single: kindOf(facet).isSingle(facet),
       counts: 'counts' in facet ? facet.counts : false,
       zero: 'zero' in facet ? facet.zero : 'keep',
       folded: facet.folded,
       dependsOn: facet.dependsOn,
-      ...ownSettings(facet),
+      ...kindOf(facet).settings(facet),
     })),
     sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
     defaultSort: defaultSort(lens)?.key ?? null,
@@ -85,25 +69,4 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     language: lens.language,
     zone: lens.zone,
   };
-}
-
-/** What only a kind has. */
-function ownSettings(facet: Facet): Partial<FacetSettings> {
-  switch (facet.kind) {
-    case 'buttons':
-      return { as: facet.as, row: facet.row };
-    case 'switch':
-      return { both: facet.both, start: facet.start };
-    case 'date-range':
-      return { pick: facet.pick, presets: facet.presets };
-    case 'number-range':
-      return { unit: facet.unit, ...(facet.step !== undefined && { step: facet.step }) };
-    case 'checkboxes':
-    case 'radios':
-    case 'dropdown':
-    case 'tree':
-    case 'search':
-    case 'favourites':
-      return {};
-  }
 }

@@ -1,10 +1,12 @@
+import { type Answer } from './answer.js';
+import { type Notice } from '../model/notice.js';
 import { parameterNames, readAddress, type AddressReading } from '../address/read.js';
 import { answer } from '../answer/answer.js';
 import { zoneDays } from '../dates/zone.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Answer } from '../model/answer.js';
-import type { Lens } from '../model/lens.js';
-import type { Notice, Query } from '../model/query.js';
+
+import type { Lens } from './lens.js';
+import type { Query } from './query.js';
 import { matchEffects, type MatchEffect } from './effects.js';
 import { settingsOf, type Settings } from './settings.js';
 

@@ -1,4 +1,5 @@
-import { fill, fillPlural, wordsOf } from './texts.js';
+import { fill, fillPlural } from '../text/fill.js';
+import { wordsOf } from './texts.js';
 
 test('a lens’s own words stand over the language’s, empty ones do not', () => {
   expect(wordsOf({ sort: 'Order', posts: '' })).toMatchObject({ sort: 'Order', posts: '{n} post|{n} posts' });

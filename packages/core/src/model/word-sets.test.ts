@@ -1,4 +1,5 @@
-import { englishTexts, fillPlural, type TextKey } from './texts.js';
+import { fillPlural } from '../text/fill.js';
+import { englishTexts, type TextKey } from './texts.js';
 import { wordSet, wordSetLanguages } from './word-sets.js';
 
 const placesIn = (text: string) => [...text.matchAll(/\{\w+\}/g)].map((match) => match[0]).sort();

@@ -1,8 +1,9 @@
-import { Counted } from '../answer/counting.js';
+import { Counted } from '../index/counting.js';
 import { planOf, withScratch } from '../answer/plan.js';
 import type { PostIndex } from '../index/post-index.js';
 import { postsUnder, type TermColumn } from '../index/term-column.js';
-import { isSingle, isTerms, type Facet, type Lens } from '../model/lens.js';
+import { kindOf, type Facet } from '../kinds/kinds.js';
+import type { Lens } from '../lens/lens.js';
 import { firstOf } from '../index/first-of.js';
 
 /** A choice a visitor can make first: a term of a facet that has posts. */
@@ -43,9 +44,8 @@ export function deadEnds(index: PostIndex, lens: Lens, first = 50): DeadEnds {
   const plan = planOf(index, lens);
   const all = new Counted(plan.scope.set, plan.scope);
   const facets = lens.facets.flatMap((facet, i): Chosen[] => {
-    const ofTerms = plan.facets[i]!.terms;
-    if (!ofTerms) return [];
-    const { column, shown } = ofTerms;
+    const { terms: column, shown } = plan.facets[i]!;
+    if (!column) return [];
     const counts = all.terms(column);
     const terms = column.terms.flatMap((_, t) => ((shown?.shown[t] ?? 1) === 1 && counts[t]! > 0 ? [t] : []));
     return [{ facet, column, terms, counts, labels: (t) => shown?.labels[t] ?? column.terms[t]!.label }];
@@ -71,7 +71,7 @@ export function deadEnds(index: PostIndex, lens: Lens, first = 50): DeadEnds {
       };
       for (const other of others) together(other, other.terms);
       const { facet } = one;
-      if (isTerms(facet) && facet.match === 'all' && !isSingle(facet)) {
+      if (kindOf(facet).keepsOwn(facet)) {
         together(
           one,
           one.terms.filter((b) => b > a),

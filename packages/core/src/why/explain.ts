@@ -1,9 +1,8 @@
 import { planOf } from '../answer/plan.js';
 import { hasBit } from '../index/bits.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Query } from '../model/query.js';
-import { judgeOf, reasonOf } from './judge.js';
-import type { FacetReason } from './reason.js';
+import type { Query } from '../lens/query.js';
+import { judgeOf, reasonOf, type FacetReason } from './judge.js';
 
 export interface Explanation {
   /** Passes every facet and is in the lens's scope. */

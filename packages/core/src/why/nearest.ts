@@ -2,9 +2,8 @@ import { planOf } from '../answer/plan.js';
 import { hasBit } from '../index/bits.js';
 import { firstOf } from '../index/first-of.js';
 import type { PostIndex } from '../index/post-index.js';
-import type { Query } from '../model/query.js';
-import { judgeOf, reasonOf } from './judge.js';
-import type { FacetReason } from './reason.js';
+import type { Query } from '../lens/query.js';
+import { judgeOf, reasonOf, type FacetReason } from './judge.js';
 
 /** A post that one facet alone keeps out. */
 export interface NearPost {

@@ -1,9 +1,10 @@
+import { isSearch, isTerms } from '../../test/facets.js';
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { expectedAnswer } from '../../test/reference.js';
 import { buildIndex } from '../index/build.js';
-import { isSearch, isTerms } from '../model/lens.js';
-import type { Query } from '../model/query.js';
+
+import type { Query } from '../lens/query.js';
 import { preview } from './preview.js';
 
 test('any and all give what they would give once set', () => {

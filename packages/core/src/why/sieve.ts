@@ -1,6 +1,6 @@
 import { planOf, passQuery } from '../answer/plan.js';
 import type { PostIndex } from '../index/post-index.js';
-import { selectionsOf, type Query } from '../model/query.js';
+import { selectionsOf, type Query } from '../lens/query.js';
 
 /** What one facet takes away. */
 export interface SieveStep {

@@ -3,7 +3,7 @@ import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { expectedAnswer, passes } from '../../test/reference.js';
 import { answer } from '../answer/answer.js';
 import { buildIndex } from '../index/build.js';
-import type { Query } from '../model/query.js';
+import type { Query } from '../lens/query.js';
 import { explain } from './explain.js';
 import { nearest } from './nearest.js';
 import { sieve } from './sieve.js';

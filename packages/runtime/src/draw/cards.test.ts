@@ -1,5 +1,6 @@
-import type { Item, Settings } from '@ivy/core';
+import { safeAddress, type Item, type Settings } from '@ivy/core';
 import { render } from 'lit';
+import type { Shown } from '@ivy/view';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';
 
@@ -12,8 +13,13 @@ const card: Settings['card'] = [
 function drawn(item: Partial<Item>): HTMLElement {
   const page = document.createElement('div');
   const whole = { id: 'a', title: 'Tern', link: null, fields: {}, ...item };
-  const listing = { settings: { facets: [], card, look: { columns: 3 } }, answer: { items: [whole] } };
-  render(drawCards(listing as unknown as Listing), page);
+  const shown = {
+    settings: { facets: [], card, look: { columns: 3 } },
+    answer: { items: [whole] },
+    resolve: safeAddress,
+    marks: new Set<string>(),
+  };
+  render(drawCards({} as Listing, shown as unknown as Shown), page);
   return page;
 }
 

@@ -1,107 +1,66 @@
-import {
-  cardRows,
-  dateText,
-  fill,
-  own,
-  safeAddress,
-  type CardPart,
-  type Item,
-  type ItemValue,
-  type Settings,
-  type TermValue,
-} from '@ivy/core';
+import { cardViews, type CardRow, type CardView, type Shown, type TextPiece } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit';
 import { ifDefined } from 'lit/directives/if-defined.js';
 import { repeat } from 'lit/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 
-export function drawCards(listing: Listing): TemplateResult {
-  const settings = listing.settings!;
-  const canMark = settings.facets.some((facet) => facet.kind === 'favourites');
+export function drawCards(listing: Listing, shown: Shown): TemplateResult {
   return html`<ul class="ivy-cards">
     ${repeat(
-      listing.answer!.items,
-      (item) => item.id,
-      (item, i) => drawCard(item, settings, i < settings.look.columns * 2, canMark ? drawMark(listing, item) : nothing),
+      cardViews(shown),
+      (card) => card.id,
+      (card) => drawCard(listing, card),
     )}
   </ul>`;
 }
 
-/** @param soon  whether the card is likely on the first screen, so that its picture should not wait */
-function drawCard(item: Item, settings: Settings, soon: boolean, mark: unknown): TemplateResult {
-  const parts = settings.card.filter((part) => own(item.fields, part.field) !== undefined);
-  const pictures = parts.filter((part) => part.show === 'picture');
-  const others = parts.filter((part) => part.show !== 'picture');
-  const hasTitle = others.some((part) => part.show === 'title');
-  return html`<li class="ivy-card" data-post=${item.id}>
-    ${pictures.map((part) => drawPicture(item.fields[part.field]!, soon))}
-    <div class="ivy-card-text">
-      ${hasTitle ? nothing : drawTitle(item)}
-      ${cardRows(others).map((row) => (row[0]!.show === 'title' ? drawTitle(item, row[0]!.field) : drawRow(row, item, settings)))}
-    </div>
-    ${mark}
+function drawCard(listing: Listing, card: CardView): TemplateResult {
+  return html`<li class="ivy-card" data-post=${card.id}>
+    ${card.pictures.map((address) => drawPicture(address, card.soon))}
+    <div class="ivy-card-text">${card.rows.map((row) => drawRow(row, card))}</div>
+    ${drawMark(listing, card)}
   </li>`;
 }
 
 /** A ribbon that marks a post, so that one finds it again. */
-function drawMark(listing: Listing, item: Item): TemplateResult {
-  const on = listing.marks.has(item.id);
-  const label = fill(listing.settings!.texts.mark, { title: item.title });
+function drawMark(listing: Listing, { id, mark }: CardView): TemplateResult | typeof nothing {
+  if (!mark) return nothing;
   return html`<button
     type="button"
     class="ivy-ribbon"
-    aria-pressed=${on}
-    aria-label=${label}
-    @click=${() => listing.mark(item.id)}
+    aria-pressed=${mark.on}
+    aria-label=${mark.label}
+    @click=${() => listing.mark(id)}
   >
     <span aria-hidden="true"></span>
   </button>`;
 }
 
-function drawRow(row: readonly CardPart[], item: Item, settings: Settings): TemplateResult | typeof nothing {
-  const first = row[0]!;
-  if (first.show === 'terms') {
-    const terms = row.flatMap((part) => termsOf(item.fields[part.field]!));
-    return terms.length === 0
-      ? nothing
-      : html`<ul class="ivy-terms">
-          ${terms.map((term) => html`<li>${term.label}</li>`)}
-        </ul>`;
+function drawRow(row: CardRow, { href }: CardView): TemplateResult {
+  switch (row.form) {
+    case 'title':
+      return html`<h3 class="ivy-title">
+        ${href === null ? pieces(row.text) : html`<a href=${href}>${pieces(row.text)}</a>`}
+      </h3>`;
+    case 'text':
+      return html`<p class="ivy-summary">${pieces(row.text)}</p>`;
+    case 'terms':
+      return html`<ul class="ivy-terms">
+        ${row.labels.map((label) => html`<li>${label}</li>`)}
+      </ul>`;
+    case 'facts':
+      return html`<p class="ivy-facts">
+        ${row.facts.map(({ text, datetime }) => html`<span>${datetime === undefined ? text : html`<time datetime=${datetime}>${text}</time>`}</span>`)}
+      </p>`;
   }
-  if (first.show === 'text')
-    return html`<p class="ivy-summary">${marked(plain(item.fields[first.field]!), marksOf(item, first.field))}</p>`;
-  const facts = row.map((part) => factOf(part, item.fields[part.field]!, settings)).filter((fact) => fact !== nothing);
-  return facts.length === 0
-    ? nothing
-    : html`<p class="ivy-facts">${facts.map((fact) => html`<span>${fact}</span>`)}</p>`;
-}
-
-function drawTitle(item: Item, field?: string): TemplateResult {
-  const title = marked(item.title, field === undefined ? undefined : marksOf(item, field));
-  // looked at again here: an answer may come from a server that let more through
-  const link = item.link === null ? null : safeAddress(item.link);
-  return html`<h3 class="ivy-title">${link === null ? title : html`<a href=${link}>${title}</a>`}</h3>`;
-}
-
-function marksOf({ marks }: Item, field: string): readonly [number, number][] | undefined {
-  return marks && own(marks, field);
 }
 
 /** A text with what a search matched in it set off. */
-function marked(text: string, marks: readonly [number, number][] | undefined): unknown {
-  if (!marks) return text;
-  const parts: unknown[] = [];
-  let at = 0;
-  for (const [start, end] of marks) {
-    parts.push(text.slice(at, start), html`<mark class="ivy-mark">${text.slice(start, end)}</mark>`);
-    at = end;
-  }
-  return [...parts, text.slice(at)];
+function pieces(text: readonly TextPiece[]): unknown {
+  return text.map((piece) => (piece.marked ? html`<mark class="ivy-mark">${piece.text}</mark>` : piece.text));
 }
 
-function drawPicture(value: ItemValue, soon: boolean): TemplateResult | typeof nothing {
-  const address = safeAddress(plain(value));
-  if (address === null) return nothing;
+function drawPicture(address: string, soon: boolean): TemplateResult {
   // the title beside it says the same in words, so the picture is passed over when read aloud
   return html`<div class="ivy-picture">
     <img
@@ -114,25 +73,4 @@ function drawPicture(value: ItemValue, soon: boolean): TemplateResult | typeof n
       fetchpriority=${ifDefined(soon ? undefined : ('low' as const))}
     />
   </div>`;
-}
-
-function factOf(part: CardPart, value: ItemValue, settings: Settings): TemplateResult | string | typeof nothing {
-  if (part.show === 'date' && typeof value === 'string') {
-    return html`<time datetime=${value}>${dateText(value, settings)}</time>`;
-  }
-  if (part.show === 'number' && typeof value === 'number') {
-    const figure = new Intl.NumberFormat(settings.language).format(value);
-    return part.words === '' ? figure : `${figure} ${part.words}`;
-  }
-  if (part.show === 'yes-no') return value === true ? part.words || settings.texts.yes : nothing;
-  return plain(value);
-}
-
-function termsOf(value: ItemValue): TermValue[] {
-  return Array.isArray(value) ? value : [{ slug: '', label: plain(value) }];
-}
-
-/** Any value as one line of text. */
-function plain(value: ItemValue): string {
-  return Array.isArray(value) ? value.map((term) => term.label).join(', ') : String(value);
 }

@@ -1,40 +1,30 @@
-import { fill, pageNumbers } from '@ivy/core';
+import { pagerView, type PageLink } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit';
 import type { Listing } from '../listing/listing.js';
+import { follow } from './parts.js';
+import { shownOf } from './shown.js';
 
 export function drawPager(listing: Listing, onGo: () => void): TemplateResult | typeof nothing {
-  const { answer, settings, choices } = listing;
-  if (!answer || !settings || answer.pages <= 1) return nothing;
-  const { texts } = settings;
-  const link = (page: number, label: string | TemplateResult, name: string, rel?: string) => {
-    const next = { ...choices, page };
-    const go = (event: MouseEvent) => {
-      // a click that asks for a new tab or window is the browser's
-      if (event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return;
-      event.preventDefault();
-      void listing.choose(next).then(onGo);
-    };
-    const current = page === choices.page;
-    return html`<a
-      class="ivy-page"
-      href=${listing.hrefOf(next)}
-      aria-label=${name}
-      aria-current=${current ? 'page' : nothing}
-      rel=${rel ?? nothing}
-      @click=${go}
-      >${label}</a
-    >`;
-  };
-  const { page, pages } = { page: choices.page, pages: answer.pages };
-  return html`<nav class="ivy-pager" aria-label=${texts.pages}>
-    ${page > 1 ? link(page - 1, texts.previous, texts.previous, 'prev') : nothing}
+  const shown = shownOf(listing);
+  const view = shown && pagerView(shown);
+  if (!view) return nothing;
+  const link = (page: PageLink | null, rel?: string) =>
+    page
+      ? html`<a
+          class="ivy-page"
+          href=${page.link.href}
+          aria-label=${page.name}
+          aria-current=${page.current ? 'page' : nothing}
+          rel=${rel ?? nothing}
+          @click=${follow(page.link, (next) => void listing.choose(next).then(onGo))}
+          >${page.label}</a
+        >`
+      : nothing;
+  return html`<nav class="ivy-pager" aria-label=${view.label}>
+    ${link(view.previous, 'prev')}
     <ol>
-      ${pageNumbers(page, pages).map((n) =>
-        n === null
-          ? html`<li class="ivy-gap" aria-hidden="true">…</li>`
-          : html`<li>${link(n, String(n), fill(texts.page, { n }))}</li>`,
-      )}
+      ${view.pages.map((page) => (page ? html`<li>${link(page)}</li>` : html`<li class="ivy-gap" aria-hidden="true">…</li>`))}
     </ol>
-    ${page < pages ? link(page + 1, texts.next, texts.next, 'next') : nothing}
+    ${link(view.next, 'next')}
   </nav>`;
 }

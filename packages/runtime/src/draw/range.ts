@@ -1,72 +1,80 @@
+import { fill, zoneDays, type Bucket } from '@ivy/core';
 import {
+  barsOf,
+  choose,
   dayExample,
   endsOf,
   endText,
-  fill,
   isDay,
-  presetRange,
   readDayInput,
-  readInterval,
-  zoneDays,
-  type DateFacetAnswer,
-  type FacetSettings,
-  type NumberFacetAnswer,
-} from '@ivy/core';
+  type FacetView,
+  type RangeControl,
+} from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
-import { choose } from '../listing/choices.js';
 import type { Listing } from '../listing/listing.js';
-import { partId } from './option-parts.js';
+import { partId } from './parts.js';
 import { drawSlider, type SliderRange } from './slider.js';
 
-type RangeAnswer = DateFacetAnswer | NumberFacetAnswer;
-type Bucket = { from: string | number; to: string | number; count: number };
-
-/** Two ends to set, by typing or by two thumbs under a picture of where the posts are. */
-export function drawRange(listing: Listing, facet: RangeAnswer, settings: FacetSettings): TemplateResult {
-  const [from, to] = endsOf(listing.sliding.get(facet.key) ?? listing.choices.facets[facet.key]?.[0]);
-  const set = (ends: [string, string]) => {
-    listing.sliding.delete(facet.key);
-    const value = ends.every((end) => end === '') ? [] : [`${ends[0] || '..'}/${ends[1] || '..'}`];
-    void listing.pick(choose(listing.choices, facet.key, value));
-  };
-  if (facet.kind === 'date-range' && settings.pick === 'day') return drawDay(listing, facet, settings, from, set);
-  return html`${drawHistogram(facet, from, to)} ${drawThumbs(listing, facet, settings, from, to, set)}
-    <div class="ivy-ends">
-      ${drawEnd(listing, facet, settings, 'from', from, (value) => set([value, to]))}
-      ${drawEnd(listing, facet, settings, 'to', to, (value) => set([from, value]))}
-    </div>
-    ${drawBadDay(listing, facet, 'from')} ${drawBadDay(listing, facet, 'to')}
-    ${drawPresets(listing, facet, settings, from, to)}`;
+/** What is drawn of a range, and how an end of it is set. */
+interface Drawn {
+  listing: Listing;
+  facet: FacetView;
+  control: RangeControl;
+  /** As they stand this moment, which a thumb that moves is ahead of. */
+  from: string;
+  to: string;
+  set: (from: string, to: string) => void;
 }
 
-function drawEnd(
-  listing: Listing,
-  facet: RangeAnswer,
-  settings: FacetSettings,
-  end: 'from' | 'to',
-  value: string,
-  onSet: (value: string) => void,
-): TemplateResult {
-  const { texts } = listing.settings!;
-  const label = texts[end];
-  if (facet.kind === 'number-range') {
-    return html`<label class="ivy-end">
-      <span>${label}${settings.unit ? html` (${settings.unit})` : nothing}</span>
-      <input
-        type="number"
-        inputmode="decimal"
-        class="ivy-input"
-        step="any"
-        placeholder=${facet.bounds ? String(facet.bounds[end]) : nothing}
-        .value=${live(value)}
-        @change=${(event: Event) => onSet((event.target as HTMLInputElement).value)}
-      />
-    </label>`;
-  }
+/** Two ends to set, by typing or by two thumbs under a picture of where the posts are. */
+export function drawRange(listing: Listing, facet: FacetView): TemplateResult {
+  const control = facet.control as RangeControl;
+  const sliding = listing.sliding.get(facet.key);
+  const [from, to] = sliding === undefined ? [control.from, control.to] : endsOf(sliding);
+  const set = (low: string, high: string) => {
+    listing.sliding.delete(facet.key);
+    const value = low === '' && high === '' ? [] : [`${low || '..'}/${high || '..'}`];
+    void listing.pick(choose(listing.choices, facet.key, value));
+  };
+  const drawn: Drawn = { listing, facet, control, from, to, set };
+  if (control.isOne) return html`${drawHistogram(drawn)} ${drawDay(drawn)} ${drawPresets(drawn)}`;
+  return html`${drawHistogram(drawn)} ${drawThumbs(drawn)}
+    <div class="ivy-ends">
+      ${control.ends.map(({ end, label }) => (control.of === 'days' ? drawDayEnd(drawn, end, label) : drawNumberEnd(drawn, end, label)))}
+    </div>
+    ${drawBadDay(drawn, 'from')} ${drawBadDay(drawn, 'to')} ${drawPresets(drawn)}`;
+}
+
+/** Sets one end and leaves the other. */
+function setEnd({ from, to, set }: Drawn, end: 'from' | 'to', value: string): void {
+  if (end === 'from') set(value, to);
+  else set(from, value);
+}
+
+function drawNumberEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateResult {
+  const { bounds } = drawn.control;
+  return html`<label class="ivy-end">
+    <span>${label}</span>
+    <input
+      type="number"
+      inputmode="decimal"
+      class="ivy-input"
+      step="any"
+      placeholder=${bounds ? String(bounds[end]) : nothing}
+      .value=${live(drawn[end])}
+      @change=${(event: Event) => setEnd(drawn, end, (event.target as HTMLInputElement).value)}
+    />
+  </label>`;
+}
+
+function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateResult {
+  const { listing, facet, control } = drawn;
+  const { bounds } = control;
+  const value = drawn[end];
   const place = `${facet.key} ${end}`;
   const bad = listing.badDays.get(place);
-  const { language, zone } = listing.settings!;
+  const { language, zone, texts } = listing.settings!;
   const type = (event: Event) => {
     const text = (event.target as HTMLInputElement).value.trim();
     const read = text === '' ? '' : readDayInput(text, language, zoneDays(zone).dayAt(Date.now()));
@@ -74,13 +82,12 @@ function drawEnd(
     if (read === null) listing.badDays.set(place, text);
     else listing.badDays.delete(place);
     if (read === null || read === value) listing.redraw();
-    else onSet(read);
+    else setEnd(drawn, end, read);
   };
   const pick = (event: Event) => {
     listing.badDays.delete(place);
-    onSet((event.target as HTMLInputElement).value);
+    setEnd(drawn, end, (event.target as HTMLInputElement).value);
   };
-  const words = partId(listing, facet, `bad-${end}`);
   const openCalendar = (event: Event) => {
     const box = (event.currentTarget as HTMLElement).parentElement!.querySelector<HTMLInputElement>(
       'input[type=date]',
@@ -95,9 +102,9 @@ function drawEnd(
         class="ivy-input"
         autocomplete="off"
         maxlength="40"
-        placeholder=${facet.bounds ? facet.bounds[end] : '2026-03-01'}
+        placeholder=${bounds ? bounds[end] : '2026-03-01'}
         aria-invalid=${bad !== undefined}
-        aria-describedby=${bad === undefined ? nothing : words}
+        aria-describedby=${bad === undefined ? nothing : partId(listing, facet, `bad-${end}`)}
         .value=${live(bad ?? value)}
         @change=${type}
       />
@@ -110,8 +117,8 @@ function drawEnd(
       class="ivy-picker"
       tabindex="-1"
       aria-hidden="true"
-      min=${facet.bounds?.from ?? nothing}
-      max=${facet.bounds?.to ?? nothing}
+      min=${bounds?.from ?? nothing}
+      max=${bounds?.to ?? nothing}
       .value=${live(isDay(value) ? value : '')}
       @change=${pick}
     />
@@ -119,51 +126,39 @@ function drawEnd(
 }
 
 /** What is said of an end that can't be read. */
-function drawBadDay(listing: Listing, facet: RangeAnswer, end: 'from' | 'to'): TemplateResult | typeof nothing {
+function drawBadDay({ listing, facet, control }: Drawn, end: 'from' | 'to'): TemplateResult | typeof nothing {
   const value = listing.badDays.get(`${facet.key} ${end}`);
-  if (facet.kind !== 'date-range' || value === undefined) return nothing;
+  if (value === undefined) return nothing;
   const { texts, language } = listing.settings!;
-  const words = fill(texts.badDay, { value, example: dayExample(language, facet.bounds?.[end]) });
-  return html`<p class="ivy-bad" id=${partId(listing, facet, `bad-${end}`)} role="alert">${words}</p>`;
+  const bound = control.bounds?.[end];
+  const example = dayExample(language, typeof bound === 'string' ? bound : undefined);
+  return html`<p class="ivy-bad" id=${partId(listing, facet, `bad-${end}`)} role="alert">
+    ${fill(texts.badDay, { value, example })}
+  </p>`;
 }
 
 /** One day and not two ends. */
-function drawDay(
-  listing: Listing,
-  facet: DateFacetAnswer,
-  settings: FacetSettings,
-  from: string,
-  set: (ends: [string, string]) => void,
-): TemplateResult {
+function drawDay({ control, from, set }: Drawn): TemplateResult {
   const pick = (event: Event) => {
     const { value } = event.target as HTMLInputElement;
-    set([value, value]);
+    set(value, value);
   };
-  return html`${drawHistogram(facet, from, from)}
-    <input
-      type="date"
-      class="ivy-input"
-      aria-label=${settings.label}
-      min=${facet.bounds?.from ?? nothing}
-      max=${facet.bounds?.to ?? nothing}
-      .value=${live(from)}
-      @change=${pick}
-    />
-    ${drawPresets(listing, facet, settings, from, from)}`;
+  return html`<input
+    type="date"
+    class="ivy-input"
+    aria-label=${control.label}
+    min=${control.bounds?.from ?? nothing}
+    max=${control.bounds?.to ?? nothing}
+    .value=${live(from)}
+    @change=${pick}
+  />`;
 }
 
 /** Thumbs go from bar to bar over days, and by steps over numbers. */
-function drawThumbs(
-  listing: Listing,
-  facet: RangeAnswer,
-  settings: FacetSettings,
-  from: string,
-  to: string,
-  set: (ends: [string, string]) => void,
-): TemplateResult | typeof nothing {
-  if (!facet.bounds || facet.buckets.length < 2) return nothing;
+function drawThumbs({ listing, facet, control, from, to, set }: Drawn): TemplateResult | typeof nothing {
+  if (!control.bounds || control.buckets.length < 2) return nothing;
   const { texts } = listing.settings!;
-  const scale = facet.kind === 'date-range' ? dayScale(facet) : numberScale(facet, settings.step);
+  const scale = control.of === 'days' ? dayScale(control) : numberScale(control);
   const value = (low: number, high: number): [string, string] => [
     low <= 0 ? '' : scale.from(low),
     high >= scale.steps ? '' : scale.to(high),
@@ -172,8 +167,8 @@ function drawThumbs(
     steps: scale.steps,
     from: from === '' ? 0 : scale.stepOf(from, 'from'),
     to: to === '' ? scale.steps : scale.stepOf(to, 'to'),
-    label: (end) => `${settings.label}: ${texts[end]}`,
-    text: (end, step) => endText(facet.kind, end === 'from' ? scale.from(step) : scale.to(step), listing.settings!),
+    label: (end) => `${control.label}: ${texts[end]}`,
+    text: (end, step) => endText(control.of, end === 'from' ? scale.from(step) : scale.to(step), listing.settings!),
     onMove: (low, high) => {
       const [a, b] = value(low, high);
       listing.sliding.set(facet.key, `${a || '..'}/${b || '..'}`);
@@ -181,7 +176,7 @@ function drawThumbs(
     },
     onSet: (low, high) => {
       listing.forgetTyped(facet.key);
-      set(value(low, high));
+      set(...value(low, high));
     },
   };
   return drawSlider(range);
@@ -195,7 +190,8 @@ interface Scale {
   stepOf: (value: string, end: 'from' | 'to') => number;
 }
 
-function dayScale({ buckets }: DateFacetAnswer): Scale {
+function dayScale(control: RangeControl): Scale {
+  const buckets = control.buckets as readonly Bucket<string>[];
   const steps = buckets.length;
   const at = (step: number) => buckets[Math.max(0, Math.min(step, steps - 1))]!;
   return {
@@ -210,11 +206,13 @@ function dayScale({ buckets }: DateFacetAnswer): Scale {
   };
 }
 
-function numberScale({ bounds, buckets }: NumberFacetAnswer, given: number | undefined): Scale {
-  const low = Math.min(bounds!.from, buckets[0]!.from);
-  const high = bounds!.to;
+function numberScale(control: RangeControl): Scale {
+  const buckets = control.buckets as readonly Bucket<number>[];
+  const bounds = control.bounds as { from: number; to: number };
+  const low = Math.min(bounds.from, buckets[0]!.from);
+  const high = bounds.to;
   const whole = buckets.every((bucket) => Number.isInteger(bucket.from) && Number.isInteger(bucket.to));
-  const step = given ?? (whole ? 1 : (high - low) / 100);
+  const step = control.step ?? (whole ? 1 : (high - low) / 100);
   const steps = Math.max(1, Math.min(1000, Math.ceil((high - low) / step)));
   const size = (high - low) / steps;
   const at = (n: number) => {
@@ -229,43 +227,23 @@ function numberScale({ bounds, buckets }: NumberFacetAnswer, given: number | und
   };
 }
 
-function drawHistogram(facet: RangeAnswer, from: string, to: string): TemplateResult | typeof nothing {
-  const buckets: readonly Bucket[] = facet.buckets;
-  if (buckets.length < 2) return nothing;
-  const most = Math.max(1, ...buckets.map((bucket) => bucket.count));
-  const place = (value: string | number) => (facet.kind === 'date-range' ? String(value) : Number(value));
-  const isIn = (bucket: Bucket) =>
-    (from === '' || place(bucket.to) >= place(from)) && (to === '' || place(bucket.from) <= place(to));
+function drawHistogram({ control, from, to }: Drawn): TemplateResult | typeof nothing {
+  if (control.buckets.length < 2) return nothing;
   return html`<div class="ivy-histogram" aria-hidden="true">
-    ${buckets.map(
-      (bucket) =>
-        html`<span
-          class=${isIn(bucket) ? 'ivy-bar-in' : ''}
-          style="height:${bucket.count === 0 ? 0 : Math.max(6, (100 * bucket.count) / most)}%"
-        ></span>`,
+    ${barsOf(control.buckets, control.of, from, control.isOne ? from : to).map(
+      ({ height, isIn }) => html`<span class=${isIn ? 'ivy-bar-in' : ''} style="height:${height}%"></span>`,
     )}
   </div>`;
 }
 
 /** Ranges to press. The one that is chosen shows it; pressed again it is taken back. */
-function drawPresets(
-  listing: Listing,
-  facet: RangeAnswer,
-  settings: FacetSettings,
-  from: string,
-  to: string,
-): TemplateResult | typeof nothing {
-  const presets = settings.presets ?? [];
-  if (presets.length === 0) return nothing;
-  const today = zoneDays(listing.settings!.zone).dayAt(Date.now());
-  return html`<div class="ivy-buttons ivy-presets" role="group" aria-label=${listing.settings!.texts.common}>
-    ${presets.map(({ label, range: given }) => {
-      const range = presetRange(given, today);
-      const ends = readInterval(range, today);
-      const on = ends !== null && (ends.from ?? '') === from && (ends.to ?? '') === to;
+function drawPresets({ listing, facet, control }: Drawn): TemplateResult | typeof nothing {
+  if (control.presets.length === 0) return nothing;
+  return html`<div class="ivy-buttons ivy-presets" role="group" aria-label=${control.presetsLabel}>
+    ${control.presets.map(({ label, on, link }) => {
       const pick = () => {
         listing.forgetTyped(facet.key);
-        void listing.pick(choose(listing.choices, facet.key, on ? [] : [range]));
+        void listing.pick(link.choices);
       };
       return html`<button type="button" class="ivy-button" aria-pressed=${on} @click=${pick}>${label}</button>`;
     })}

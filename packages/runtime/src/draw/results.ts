@@ -1,55 +1,44 @@
-import { fill, fillPlural } from '@ivy/core';
+import { emptyView, noticesView, type Shown } from '@ivy/view';
 import { html, type TemplateResult } from 'lit';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';
+import { shownOf } from './shown.js';
 
 /** Cards, or in their place what stands in the way: loading, failed, or nothing that matches. */
 export function drawResults(listing: Listing): TemplateResult {
-  const { answer, settings, status } = listing;
-  if (!answer || !settings) return status === 'failed' ? drawFailed(listing) : drawLoading();
+  const shown = shownOf(listing);
+  if (!shown) return listing.status === 'failed' ? drawFailed(listing) : drawLoading();
+  const { settings, answer } = shown;
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
-    ${status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(listing)}
-    ${answer.matched === 0 ? drawEmpty(listing) : drawCards(listing)}
+    ${listing.status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(shown)}
+    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawCards(listing, shown)}
   </div>`;
 }
 
-/** What a visitor should know of how the address was taken: only what changed what they asked for. */
-function drawNotices(listing: Listing): TemplateResult | '' {
-  const told = listing.answer!.notices.filter((notice) => notice.code === 'respelled');
-  if (told.length === 0) return '';
-  return html`<div class="ivy-notices" role="status">
-    ${told.map((notice) => {
-      const searched = listing.choices.facets[notice.facet ?? '']?.[0] ?? '';
-      return html`<p>${fill(listing.settings!.texts.respelled, { searched, value: notice.value ?? '' })}</p>`;
-    })}
-  </div>`;
+function drawNotices(shown: Shown): TemplateResult | '' {
+  const notices = noticesView(shown);
+  if (notices.length === 0) return '';
+  return html`<div class="ivy-notices" role="status">${notices.map((words) => html`<p>${words}</p>`)}</div>`;
 }
 
-function drawEmpty(listing: Listing): TemplateResult {
-  const { answer, settings, choices } = listing;
-  const { texts, language } = settings!;
-  const labels = new Map(answer!.facets.map((facet) => [facet.key, facet.label]));
+function drawEmpty(listing: Listing, shown: Shown): TemplateResult {
+  const { title, lead, ways } = emptyView(shown);
   return html`<div class="ivy-empty">
-    <p class="ivy-empty-title">${texts.emptyTitle}</p>
+    <p class="ivy-empty-title">${title}</p>
     ${
-      answer!.ways.length === 0
+      lead === null
         ? ''
-        : html`<p>${texts.emptyWays}</p>
+        : html`<p>${lead}</p>
             <ul class="ivy-ways">
-              ${answer!.ways.map((way) => {
-                const { [way.without]: _lifted, ...facets } = choices.facets;
-                const posts = fillPlural(texts.posts, way.matched, language);
-                return html`<li>
-                  <button
-                    type="button"
-                    class="ivy-way"
-                    @click=${() => void listing.choose({ ...choices, facets, page: 1 })}
-                  >
-                    ${fill(texts.without, { facet: labels.get(way.without) ?? way.without, posts })}
-                  </button>
-                </li>`;
-              })}
+              ${ways.map(
+                ({ label, link }) =>
+                  html`<li>
+                    <button type="button" class="ivy-way" @click=${() => void listing.choose(link.choices)}>
+                      ${label}
+                    </button>
+                  </li>`,
+              )}
             </ul>`
     }
   </div>`;

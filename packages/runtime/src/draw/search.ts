@@ -1,7 +1,6 @@
-import type { FacetSettings, SearchFacetAnswer } from '@ivy/core';
+import { choose, type FacetView, type TextControl } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit';
 import { live } from 'lit/directives/live.js';
-import { choose } from '../listing/choices.js';
 import type { Listing } from '../listing/listing.js';
 
 /** How long typing must pause before it is asked. */
@@ -10,8 +9,9 @@ const pause = 180;
 let typing: ReturnType<typeof setTimeout> | undefined;
 
 /** A search box that answers as one types. */
-export function drawSearch(listing: Listing, facet: SearchFacetAnswer, settings: FacetSettings): TemplateResult {
-  const text = listing.typed.get(facet.key) ?? listing.choices.facets[facet.key]?.[0] ?? '';
+export function drawSearch(listing: Listing, facet: FacetView): TemplateResult {
+  const control = facet.control as TextControl;
+  const text = listing.typed.get(facet.key) ?? control.text;
   const ask = (value: string, how: 'typing' | 'push') => {
     clearTimeout(typing);
     const { choices } = listing;
@@ -43,7 +43,7 @@ export function drawSearch(listing: Listing, facet: SearchFacetAnswer, settings:
       maxlength="200"
       autocomplete="off"
       spellcheck="false"
-      aria-label=${settings.label}
+      aria-label=${control.label}
       .value=${live(text)}
       @input=${type}
       @change=${done}
@@ -51,12 +51,7 @@ export function drawSearch(listing: Listing, facet: SearchFacetAnswer, settings:
     ${
       text === ''
         ? nothing
-        : html`<button
-            type="button"
-            class="ivy-search-clear"
-            aria-label=${listing.settings!.texts.clearSearch}
-            @click=${clear}
-          >
+        : html`<button type="button" class="ivy-search-clear" aria-label=${control.clear} @click=${clear}>
             <span aria-hidden="true" class="ivy-cross"></span>
           </button>`
     }

@@ -1,10 +1,9 @@
 import { html, nothing, type PropertyValues, type TemplateResult } from 'lit';
 import { drawChips } from '../draw/chips.js';
 import { drawCount, drawSort } from '../draw/count-and-sort.js';
-import { drawFacet, drawFacets } from '../draw/facets.js';
+import { drawFacet, drawFacets, showText } from '../draw/facets.js';
 import { drawPager } from '../draw/pager.js';
 import { drawResults } from '../draw/results.js';
-import { showText } from '../draw/show-text.js';
 import type { Listing } from '../listing/listing.js';
 import { Part } from './part.js';
 

@@ -1,8 +1,7 @@
-import { directionOf } from '@ivy/core';
+import { directionOf, type Choices } from '@ivy/view';
 import { LitElement } from 'lit';
 import { addStyles } from '../styles.js';
 import { listingOf, type Listing } from '../listing/listing.js';
-import type { Choices } from '../listing/choices.js';
 
 /** Where this script came from is where answers come from. */
 const scriptOrigin = new URL(import.meta.url).origin;

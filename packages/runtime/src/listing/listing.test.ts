@@ -1,5 +1,5 @@
 import type { Answer, Settings } from '@ivy/core';
-import { choose } from './choices.js';
+import { choose } from '@ivy/view';
 import { Listing } from './listing.js';
 
 const settings = {

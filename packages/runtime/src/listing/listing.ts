@@ -1,6 +1,6 @@
 import type { Answer, FoundTerms, Settings } from '@ivy/core';
 import { HttpAsker, type Asker, type Reply } from './asker.js';
-import { choicesOf, withForeign, writeChoices, type Choices } from './choices.js';
+import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { isMarksChange, keepFolds, keepMarks, readFolds, readMarks } from './kept.js';
 import { PreviewAsker, tellWent, type PageState } from './preview.js';
 
@@ -163,7 +163,7 @@ export class Listing {
     this.marks = new Set(this.marks);
     if (!this.marks.delete(id)) this.marks.add(id);
     keepMarks(this.settings.source, this.marks);
-    const facet = this.settings.facets.find((one) => one.kind === 'favourites');
+    const facet = this.settings.facets.find((one) => one.marks);
     if (facet && this.choices.facets[facet.key]?.length) {
       void this.choose({ ...this.choices, page: 1, facets: { ...this.choices.facets, [facet.key]: [...this.marks] } });
     } else this.redraw();

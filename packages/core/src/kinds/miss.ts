@@ -1,0 +1,29 @@
+/** By how much a post misses a facet. */
+export interface Miss {
+  /** Days, units of a number, steps in a tree, or letters of a word; null when the post has nothing to measure by. */
+  by: number | null;
+  unit: 'days' | 'units' | 'steps' | 'letters';
+  /** The value of the post that comes nearest. */
+  nearest: string | null;
+}
+
+/** Measures and tells of posts how they stand to what is chosen in one facet. Made once for as many posts as one likes. */
+export interface Misses {
+  /** By how much a post that does not pass misses the choice, as `Miss` says. */
+  by(post: number): number | null;
+  /** By what value a post passes, in a sentence. */
+  passed(post: number): string;
+  /** Why a post does not pass. */
+  failed(post: number): { reason: string; miss: Miss };
+}
+
+/** What is said of posts where nothing can be measured. */
+export function unmeasured(passed: string, failed: string): Misses {
+  const miss: Miss = { by: null, unit: 'steps', nearest: null };
+  return { by: () => null, passed: () => passed, failed: () => ({ reason: failed, miss }) };
+}
+
+/** Names in a sentence: `a, b and c`. */
+export function listed(words: readonly string[], last: 'and' | 'or' = 'and'): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words[words.length - 1]}`;
+}

@@ -1,0 +1,79 @@
+import type { PostIndex, WeighedField } from '../../index/post-index.js';
+import type { Steps } from '../../index/steps.js';
+import type { Arena } from '../../kernel/arena.js';
+import { fieldWithRole } from '../../model/post.js';
+import { search, searching, type Search } from '../../search/search.js';
+import type { TextIndex } from '../../search/text-index.js';
+import { sortingByEnd } from '../../search/words-by-end.js';
+
+/** What of a search's config decides what it finds. */
+export interface Searched {
+  fields: readonly string[];
+  words: 'all' | 'any';
+  weights: Record<string, number>;
+}
+
+/** The fields a facet searches. A hit in the title weighs three times as much unless the lens says otherwise. */
+function weighedFields(index: PostIndex, facet: Searched): WeighedField[] {
+  const title = fieldWithRole(index.fields, 'title')?.key;
+  return facet.fields.map((key) => ({
+    key,
+    weight: Object.hasOwn(facet.weights, key) ? facet.weights[key]! : key === title ? 3 : 1,
+  }));
+}
+
+const texts = new WeakMap<PostIndex, WeakMap<Searched, TextIndex>>();
+
+/** The words a search facet searches, as they were found before. */
+export function textIndexOf(index: PostIndex, facet: Searched): TextIndex {
+  let byFacet = texts.get(index);
+  if (!byFacet) texts.set(index, (byFacet = new WeakMap()));
+  let text = byFacet.get(facet);
+  if (!text) byFacet.set(facet, (text = index.text(weighedFields(index, facet))));
+  return text;
+}
+
+/** Makes them step by step. */
+export function* makingText(index: PostIndex, facet: Searched): Steps<TextIndex> {
+  const text = yield* index.makingText(weighedFields(index, facet));
+  yield* sortingByEnd(text.vocabulary);
+  return text;
+}
+
+const searches = new WeakMap<TextIndex, Map<string, Search>>();
+/** Searches kept: an answer asks for its own two or three times, one as it is typed for those before it. */
+const searchesKept = 16;
+
+/**
+ * Works a search out, or takes it as it was worked out a moment ago: an index never changes.
+ * @param arena  where to work
+ */
+export function searchOf(index: PostIndex, facet: Searched, text: string, arena: Arena | null = null): Search {
+  const words = textIndexOf(index, facet);
+  const kept = keptSearches(words);
+  const key = `${facet.words} ${text}`;
+  let found = kept.get(key);
+  if (!found) keepSearch(kept, key, (found = search(words, text, facet.words, arena)));
+  return found;
+}
+
+/** `searchOf` step by step. */
+export function* searchingFor(index: PostIndex, facet: Searched, text: string): Steps<Search> {
+  const words = textIndexOf(index, facet);
+  const kept = keptSearches(words);
+  const key = `${facet.words} ${text}`;
+  let found = kept.get(key);
+  if (!found) keepSearch(kept, key, (found = yield* searching(words, text, facet.words, index.arena)));
+  return found;
+}
+
+function keptSearches(words: TextIndex): Map<string, Search> {
+  let kept = searches.get(words);
+  if (!kept) searches.set(words, (kept = new Map<string, Search>()));
+  return kept;
+}
+
+function keepSearch(kept: Map<string, Search>, key: string, found: Search): void {
+  if (kept.size >= searchesKept) kept.delete(kept.keys().next().value!);
+  kept.set(key, found);
+}

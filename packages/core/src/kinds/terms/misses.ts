@@ -1,0 +1,69 @@
+import { termsOfPost, type TermColumn } from '../../index/term-column.js';
+import { slugsOf, type Selection } from '../../model/selection.js';
+
+import { listed, type Miss, type Misses } from '../miss.js';
+
+/** How posts stand to chosen terms: measured in steps up and down the tree from their own to the nearest they lack. */
+export function termMisses(column: TermColumn, selection: Selection): Misses {
+  const chosen = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
+  const steps = chosen.map((wanted) => stepsTo(column, wanted));
+  const label = (t: number) => column.terms[t]!.label;
+
+  /** Of the lowest terms of a post, the one nearest to a chosen term that the post lacks. */
+  const nearestOf = (own: readonly number[]): { by: number | null; term: number | null } => {
+    let best: { by: number | null; term: number | null } = { by: null, term: null };
+    for (const t of lowestOf(column, own)) {
+      best.term ??= t;
+      for (let i = 0; i < chosen.length; i++) {
+        if (own.includes(chosen[i]!)) continue;
+        const by = steps[i]!(t);
+        if (best.by === null || by < best.by) best = { by, term: t };
+      }
+    }
+    return best;
+  };
+
+  return {
+    by: (post) => nearestOf(termsOfPost(column, post)).by,
+    passed: (post) => {
+      const own = termsOfPost(column, post);
+      return `It has ${listed(chosen.filter((t) => own.includes(t)).map(label))}.`;
+    },
+    failed: (post) => {
+      const own = termsOfPost(column, post);
+      const { by, term } = nearestOf(own);
+      const miss: Miss = { by, unit: 'steps', nearest: term === null ? null : column.terms[term]!.slug };
+      if (own.length === 0) return { reason: 'It has no value here.', miss };
+      const has = listed(lowestOf(column, own).map(label));
+      const missing = listed(chosen.filter((t) => !own.includes(t)).map(label), 'or');
+      return {
+        reason: missing === '' ? `It has ${has}, which is not what is chosen.` : `It has ${has}, not ${missing}.`,
+        miss,
+      };
+    },
+  };
+}
+
+/** Those of a post’s terms that have none of the others below them. */
+function lowestOf(column: TermColumn, own: readonly number[]): number[] {
+  return own.filter((t) => !own.some((other) => column.parents[other] === t));
+}
+
+/** Steps up and down a tree to one term from any other, each worked out once; all tops hang from one root. */
+function stepsTo(column: TermColumn, wanted: number): (from: number) => number {
+  const above = new Map<number, number>();
+  let up = 0;
+  for (let t = wanted; t >= 0; t = column.parents[t]!) above.set(t, up++);
+  above.set(-1, up);
+  const known = new Map<number, number>();
+  return (from) => {
+    let steps = known.get(from);
+    if (steps !== undefined) return steps;
+    steps = 0;
+    let t = from;
+    for (; !above.has(t); t = column.parents[t]!) steps++;
+    steps += above.get(t)!;
+    known.set(from, steps);
+    return steps;
+  };
+}

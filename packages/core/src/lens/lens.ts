@@ -1,0 +1,144 @@
+import {
+  choice,
+  flag,
+  list,
+  object,
+  optional,
+  readShape,
+  text,
+  whole,
+  withDefault,
+  type JsonSchema,
+  type ShapeProblem,
+  type TypeOf,
+} from '../shape/shape.js';
+import { addressName, fieldKey, slug } from '../kinds/common.js';
+import { facetShape } from '../kinds/kinds.js';
+import { textsShape } from '../model/texts.js';
+
+/*
+ * The one definition of a lens's config. Types, validation, defaults and the JSON Schema all come from here.
+ */
+
+const sortOption = object({
+  key: addressName,
+  label: text({ min: 1, max: 120 }),
+  /** A field; or `relevance`, or `shuffle`, by `by`. */
+  by: withDefault(choice('field', 'relevance', 'shuffle'), () => 'field' as const),
+  field: withDefault(text({ max: 120 }), () => ''),
+  order: withDefault(choice('asc', 'desc'), () => 'asc' as const),
+});
+
+const cardPart = object({
+  show: choice('picture', 'title', 'text', 'date', 'terms', 'number', 'yes-no'),
+  field: fieldKey,
+  /** For a number: a word after it, such as `min`. For a yes-no: the words shown when it is yes. */
+  words: withDefault(text({ max: 60 }), () => ''),
+});
+
+const lensShape = object({
+  version: withDefault(choice(1), () => 1 as const),
+  scope: withDefault(
+    object({
+      where: withDefault(list(object({ field: fieldKey, is: list(slug, 500) }), 20), () => []),
+      exclude: withDefault(list(text({ min: 1, max: 500 }), 5000), () => []),
+      limit: optional(whole(1, 10_000_000)),
+    }),
+    () => ({ where: [], exclude: [] }),
+  ),
+  facets: withDefault(list(facetShape, 60), () => []),
+  sort: withDefault(
+    object({
+      options: withDefault(list(sortOption, 30), () => []),
+      /** Key of an option; empty: the first one. */
+      default: withDefault(text({ max: 60 }), () => ''),
+      /** With a search and no sort in the address, best matches come first. */
+      relevanceWhenSearching: withDefault(flag(), () => true),
+    }),
+    () => ({ options: [], default: '', relevanceWhenSearching: true }),
+  ),
+  paging: withDefault(
+    object({
+      mode: withDefault(choice('pages', 'all'), () => 'pages' as const),
+      size: withDefault(whole(1, 200), () => 12),
+    }),
+    () => ({ mode: 'pages' as const, size: 12 }),
+  ),
+  card: withDefault(object({ parts: withDefault(list(cardPart, 30), () => []) }), () => ({ parts: [] })),
+  look: withDefault(
+    object({
+      /** Where the facets stand on a wide page. */
+      facets: withDefault(choice('side', 'top'), () => 'side' as const),
+      /** Cards in a row where there is room. */
+      columns: withDefault(whole(1, 6), () => 3),
+    }),
+    () => ({ facets: 'side' as const, columns: 3 }),
+  ),
+  texts: withDefault(textsShape, () => ({})),
+  address: withDefault(
+    object({
+      prefix: withDefault(
+        text({ max: 30, pattern: /^[a-z0-9_-]*$/, says: 'must be lower-case letters, digits, - or _' }),
+        () => '',
+      ),
+      sort: withDefault(addressName, () => 'sort'),
+      page: withDefault(addressName, () => 'page'),
+      /** When a choice takes effect. */
+      apply: withDefault(choice('change', 'button'), () => 'change' as const),
+    }),
+    () => ({ prefix: '', sort: 'sort', page: 'page', apply: 'change' as const }),
+  ),
+  /** BCP 47 tag of the language visitors read. */
+  language: withDefault(
+    text({
+      min: 2,
+      max: 35,
+      pattern: /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/,
+      says: 'must be a language tag such as en or de-AT',
+    }),
+    () => 'en',
+  ),
+  /** IANA time zone that moments are brought to before their day is taken. */
+  zone: withDefault(
+    text({
+      min: 1,
+      max: 60,
+      pattern: /^[A-Za-z][A-Za-z0-9_+\-/]*$/,
+      says: 'must be a time zone such as Europe/Berlin',
+    }),
+    () => 'UTC',
+  ),
+  /** Pages that may ask for answers: origins, or `*` for any. */
+  origins: withDefault(
+    list(
+      text({
+        min: 1,
+        max: 200,
+        pattern: /^(\*|https?:\/\/[^/\s]+)$/,
+        says: 'must be * or an origin such as https://example.org',
+      }),
+      50,
+    ),
+    () => ['*'],
+  ),
+});
+
+/** A lens's config with every default filled in. */
+export type Lens = TypeOf<typeof lensShape>;
+export type SortOption = Lens['sort']['options'][number];
+export type CardPart = Lens['card']['parts'][number];
+
+/** Reads a config as it was sent: either a whole lens, or every problem in it with a pointer. */
+export function readLens(config: unknown): { ok: true; value: Lens } | { ok: false; problems: ShapeProblem[] } {
+  return readShape(lensShape, config);
+}
+
+/** The JSON Schema (2020-12) of a config. */
+export function lensSchema(): JsonSchema {
+  return { $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'Lens', ...lensShape.schema };
+}
+
+/** The sort a page has when its address names none; null when the lens has no sort options. */
+export function defaultSort(lens: Lens): SortOption | null {
+  return lens.sort.options.find((option) => option.key === lens.sort.default) ?? lens.sort.options[0] ?? null;
+}

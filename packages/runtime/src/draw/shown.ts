@@ -1,0 +1,24 @@
+import { safeAddress, type Answer } from '@ivy/core';
+import type { Shown } from '@ivy/view';
+import type { Listing } from '../listing/listing.js';
+
+/** What is shown of a listing; null until there is something. */
+export function shownOf(listing: Listing, answer: Answer | undefined = listing.answer): Shown | null {
+  const { settings, choices, marks } = listing;
+  if (!answer || !settings) return null;
+  return {
+    settings,
+    answer,
+    choices,
+    now: Date.now(),
+    hrefOf: (next) => listing.hrefOf(next),
+    resolve: safeAddress,
+    marks,
+    finds: new Map([...listing.finds].map(([key, text]) => [key, { text, found: listing.found.get(key) ?? null }])),
+  };
+}
+
+/** What facets are shown by: the answer to what is chosen, applied or not. */
+export function facetsShown(listing: Listing): Shown | null {
+  return shownOf(listing, listing.drawn);
+}

@@ -1,0 +1,13 @@
+export * from './cards.js';
+export * from './chips.js';
+export * from './choices.js';
+export * from './controls.js';
+export { dateText } from './date-text.js';
+export * from './day-input.js';
+export * from './direction.js';
+export * from './facets.js';
+export * from './listing.js';
+export { barsOf } from './range.js';
+export * from './range-text.js';
+export * from './shown.js';
+export * from './view.js';

@@ -1,0 +1,30 @@
+import type { FacetKind } from '@ivy/core';
+import { buttons } from './buttons.js';
+import { checkboxes } from './checkboxes.js';
+import { dateRange } from './date-range.js';
+import { dropdown } from './dropdown.js';
+import { favourites } from './favourites.js';
+import type { KindView } from './kind.js';
+import { letters } from './letters.js';
+import { numberRange } from './number-range.js';
+import { radios } from './radios.js';
+import { search } from './search.js';
+import { steps } from './steps.js';
+import { switchView } from './switch.js';
+import { tree } from './tree.js';
+
+/** How every kind of facet is shown, by its name. */
+export const kindViews: Record<FacetKind, KindView> = {
+  checkboxes,
+  radios,
+  dropdown,
+  buttons,
+  tree,
+  steps,
+  letters,
+  switch: switchView,
+  search,
+  'date-range': dateRange,
+  'number-range': numberRange,
+  favourites,
+};

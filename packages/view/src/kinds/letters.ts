@@ -1,0 +1,9 @@
+import { eachChosen, optionLabel } from '../chip.js';
+import { pressesView } from '../presses.js';
+import type { KindView } from './kind.js';
+
+export const letters: KindView = {
+  control: (at) => pressesView(at, 'letters'),
+  // a letter alone would tell nobody what begins with it
+  chosen: (at) => eachChosen(at, (value) => `${at.settings.label}: ${optionLabel(at, value)}`),
+};
