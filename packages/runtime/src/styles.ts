@@ -68,31 +68,6 @@ export const sheet = `@layer ivy {
 :where(.ivy-buttons[data-row=scroll]){flex-flow:row nowrap;overflow-x:auto;scrollbar-width:thin;padding-bottom:6px}
 :where(.ivy-buttons[data-row=scroll] > *){flex:none}
 :where(.ivy-presets){margin-top:10px}
-:where(.ivy-buttons[data-as=letters]){display:grid;grid-template-columns:repeat(auto-fill,minmax(36px,1fr));gap:6px}
-:where(.ivy-buttons[data-as=letters] .ivy-link){flex-direction:column;justify-content:center;gap:0;min-width:0;min-height:42px;padding:3px 1px;border:1px solid var(--ivy-line);border-radius:calc(var(--ivy-radius)/2);line-height:1.15;font-weight:650;text-decoration:none}
-:where(.ivy-buttons[data-as=letters] .ivy-link:hover){background:var(--ivy-soft)}
-:where(.ivy-buttons[data-as=letters] .ivy-link[data-long=true]){font-size:.8em}
-:where(.ivy-buttons[data-as=letters] .ivy-muted){border-color:transparent;font-weight:400}
-:where(.ivy-buttons[data-as=letters] .ivy-count){font-size:12px;font-weight:400;color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
-:where(.ivy-buttons[data-as=letters] .ivy-link[aria-current=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
-:where(.ivy-frame .ivy-buttons[data-as=letters] .ivy-link[aria-current=true],.ivy-frame .ivy-buttons[data-as=letters] .ivy-link[aria-current=true] .ivy-count){color:var(--ivy-on-accent)}
-@media (forced-colors:active){:where(.ivy-buttons[data-as=letters] .ivy-link[aria-current=true]){outline:2px solid Highlight}}
-:where(.ivy-steps){display:flex;flex-wrap:wrap;gap:12px 18px}
-:where(.ivy-step-list){flex:1 1 170px;min-width:0}
-:where(.ivy-frame .ivy-step-title){margin:0 0 4px;font-size:.85em;color:var(--ivy-ink-2)}
-:where(.ivy-step-options){max-height:236px;overflow:auto;padding:3px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius)}
-:where(.ivy-step){position:relative;display:flex;gap:8px;align-items:center;min-height:30px;padding:2px 8px;border-radius:calc(var(--ivy-radius) - 3px);cursor:pointer}
-@media (pointer:coarse){:where(.ivy-step){min-height:44px}}
-:where(.ivy-step:hover){background:var(--ivy-soft)}
-:where(.ivy-step .ivy-count){color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
-:where(.ivy-step[data-chosen=true]){background:var(--ivy-accent);font-weight:650}
-:where(.ivy-frame .ivy-step[data-chosen=true],.ivy-frame .ivy-step[data-chosen=true] .ivy-count){color:var(--ivy-on-accent)}
-:where(.ivy-step:has(:focus-visible)){outline:2px solid var(--ivy-accent);outline-offset:1px}
-:where(.ivy-step[data-leads=true])::after{content:"";flex:none;width:6px;height:6px;border:solid currentColor;border-width:2px 2px 0 0;transform:rotate(45deg)}
-:where([dir=rtl] .ivy-step[data-leads=true])::after{transform:rotate(-135deg)}
-@media (forced-colors:active){:where(.ivy-step[data-chosen=true]){outline:2px solid Highlight;outline-offset:-2px}}
-:where(.ivy-frame[data-plain] .ivy-select + .ivy-select){margin-top:8px}
-:where(.ivy-frame[data-facets=top] .ivy-facet[data-kind=letters],.ivy-frame[data-facets=top] .ivy-facet[data-kind=steps]){grid-column:1/-1}
 :where(.ivy-three){display:flex;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);overflow:hidden}
 :where(.ivy-way-of){flex:1;position:relative;cursor:pointer;text-align:center}
 :where(.ivy-way-of + .ivy-way-of){border-inline-start:1px solid var(--ivy-line)}
@@ -151,6 +126,33 @@ export const sheet = `@layer ivy {
 :where(a.ivy-button){display:inline-flex;align-items:center;color:inherit;text-decoration:none}
 :where(.ivy-button[aria-pressed=true],.ivy-button[aria-current=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
 :where(.ivy-frame .ivy-button[aria-pressed=true],.ivy-frame .ivy-button[aria-current=true],.ivy-frame .ivy-button[aria-pressed=true] .ivy-count){color:var(--ivy-on-accent)}
+:where(.ivy-buttons[data-as=letters]){display:grid;grid-template-columns:repeat(auto-fill,minmax(36px,1fr));gap:6px}
+:where(.ivy-buttons[data-as=letters] .ivy-link){flex-direction:column;justify-content:center;gap:0;min-width:0;min-height:42px;padding:3px 1px;border:1px solid var(--ivy-line);border-radius:calc(var(--ivy-radius)/2);line-height:1.15;font-weight:650;text-decoration:none}
+:where(.ivy-buttons[data-as=letters] .ivy-link:hover){background:var(--ivy-soft)}
+:where(.ivy-buttons[data-as=letters] .ivy-link[data-long=true]){font-size:.8em}
+:where(.ivy-buttons[data-as=letters] .ivy-muted){border-color:transparent;font-weight:400}
+:where(.ivy-buttons[data-as=letters] .ivy-count){font-size:12px;font-weight:400;color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
+:where(.ivy-buttons[data-as=letters] .ivy-link[aria-current=true]){background:var(--ivy-accent);border-color:var(--ivy-accent)}
+:where(.ivy-frame .ivy-buttons[data-as=letters] .ivy-link[aria-current=true],.ivy-frame .ivy-buttons[data-as=letters] .ivy-link[aria-current=true] .ivy-count){color:var(--ivy-on-accent)}
+@media (forced-colors:active){:where(.ivy-buttons[data-as=letters] .ivy-link[aria-current=true]){outline:2px solid Highlight}}
+:where(.ivy-steps){display:flex;flex-wrap:wrap;gap:12px 18px}
+:where(.ivy-step-list){flex:1 1 170px;min-width:0}
+:where(.ivy-frame .ivy-step-title){margin:0 0 4px;font-size:.85em;color:var(--ivy-ink-2)}
+:where(.ivy-step-options){max-height:236px;overflow:auto;padding:3px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius)}
+:where(.ivy-step){position:relative;display:flex;gap:8px;align-items:center;min-height:30px;padding:2px 8px;border-radius:calc(var(--ivy-radius) - 3px);cursor:pointer}
+@media (pointer:coarse){:where(.ivy-step){min-height:44px}}
+:where(.ivy-step:hover){background:var(--ivy-soft)}
+:where(.ivy-step .ivy-count){color:var(--ivy-ink-2);font-variant-numeric:tabular-nums}
+:where(.ivy-step[data-chosen=true]){background:var(--ivy-accent);font-weight:650}
+:where(.ivy-frame .ivy-step[data-chosen=true],.ivy-frame .ivy-step[data-chosen=true] .ivy-count){color:var(--ivy-on-accent)}
+:where(.ivy-step[data-any=true][data-chosen=true]){background:var(--ivy-soft)}
+:where(.ivy-frame .ivy-step[data-any=true][data-chosen=true]){color:inherit}
+:where(.ivy-step:has(:focus-visible)){outline:2px solid var(--ivy-accent);outline-offset:1px}
+:where(.ivy-step[data-leads=true])::after{content:"";flex:none;width:6px;height:6px;border:solid currentColor;border-width:2px 2px 0 0;transform:rotate(45deg)}
+:where([dir=rtl] .ivy-step[data-leads=true])::after{transform:rotate(-135deg)}
+@media (forced-colors:active){:where(.ivy-step[data-chosen=true]){outline:2px solid Highlight;outline-offset:-2px}}
+:where(.ivy-frame[data-plain] .ivy-select + .ivy-select){margin-top:8px}
+:where(.ivy-frame[data-facets=top] .ivy-facet[data-kind=letters],.ivy-frame[data-facets=top] .ivy-facet[data-kind=steps]){grid-column:1/-1}
 :where(.ivy-select,.ivy-sort select){width:100%;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
 :where(.ivy-input){width:100%;min-width:0;min-height:38px;padding:0 10px;border:1px solid var(--ivy-line);border-radius:var(--ivy-radius);background:var(--ivy-page)}
 :where(.ivy-search){position:relative}

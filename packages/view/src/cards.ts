@@ -1,7 +1,8 @@
 import { fill, own, type CardPart, type Item, type ItemValue, type Settings } from '@ivy/core';
 import { cardRows } from './card-rows.js';
 import { dateText } from './date-text.js';
-import { figure, type Shown } from './shown.js';
+import { figure } from './formats.js';
+import { type Shown } from './shown.js';
 
 /** A piece of a text; marked where a search matched it. */
 export interface TextPiece {

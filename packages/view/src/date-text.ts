@@ -1,4 +1,5 @@
 import type { Settings } from '@ivy/core';
+import { dayFormat } from './formats.js';
 
 /** A calendar day as it stands; a moment by its day in the lens's zone. */
 export function dateText(value: string, settings: Pick<Settings, 'language' | 'zone'>): string {
@@ -7,5 +8,5 @@ export function dateText(value: string, settings: Pick<Settings, 'language' | 'z
   const date = new Date(isDay ? `${value}T00:00:00Z` : hasZone ? value : `${value}Z`);
   if (Number.isNaN(date.getTime())) return value;
   const timeZone = hasZone ? settings.zone : 'UTC';
-  return new Intl.DateTimeFormat(settings.language, { dateStyle: 'medium', timeZone }).format(date);
+  return dayFormat(settings.language, timeZone).format(date);
 }

@@ -6,6 +6,7 @@ export { dateText } from './date-text.js';
 export * from './day-input.js';
 export * from './direction.js';
 export * from './facets.js';
+export { figure } from './formats.js';
 export * from './listing.js';
 export { barsOf } from './range.js';
 export * from './range-text.js';

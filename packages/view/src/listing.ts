@@ -1,6 +1,7 @@
 import { fill, fillPlural } from '@ivy/core';
 import { pageNumbers } from './page-numbers.js';
-import { figure, linkTo, type Link, type Shown } from './shown.js';
+import { figure } from './formats.js';
+import { linkTo, type Link, type Shown } from './shown.js';
 
 /** “37 notes of 480”. */
 export interface CountView {

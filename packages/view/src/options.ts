@@ -1,6 +1,7 @@
 import { fill, fold, type Option } from '@ivy/core';
 import type { FindView, OptionView } from './controls.js';
-import { figure, type FacetShown } from './shown.js';
+import { figure } from './formats.js';
+import { type FacetShown } from './shown.js';
 
 /** Options from which a list has a box to find one in. */
 const findFrom = 13;

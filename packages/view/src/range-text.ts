@@ -1,4 +1,5 @@
 import type { FacetSettings, Settings } from '@ivy/core';
+import { dayFormat, figure } from './formats.js';
 
 /** What a range is of. */
 type RangeOf = 'days' | 'numbers';
@@ -23,19 +24,16 @@ export function rangeText(of: RangeOf, value: string, settings: Settings, facet?
   if (from === '') return texts.until.replace('{value}', text(to) + unit);
   if (to === '') return texts.since.replace('{value}', text(from) + unit);
   if (from === to) return text(from) + unit;
-  if (of === 'days' && isDay(from) && isDay(to)) return dayFormat(language).formatRange(dateOf(from), dateOf(to));
+  if (of === 'days' && isDay(from) && isDay(to))
+    return dayFormat(language, 'UTC').formatRange(dateOf(from), dateOf(to));
   return `${text(from)} – ${text(to)}${unit}`;
 }
 
 /** One end in words. */
 export function endText(of: RangeOf, end: string, { language }: Pick<Settings, 'language'>): string {
-  if (of === 'numbers') return new Intl.NumberFormat(language).format(Number(end));
+  if (of === 'numbers') return figure(language, Number(end));
   // a year or a month alone stands as it is until the answer says its days
-  return isDay(end) ? dayFormat(language).format(dateOf(end)) : end;
-}
-
-function dayFormat(language: string): Intl.DateTimeFormat {
-  return new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' });
+  return isDay(end) ? dayFormat(language, 'UTC').format(dateOf(end)) : end;
 }
 
 function dateOf(day: string): Date {

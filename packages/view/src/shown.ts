@@ -37,12 +37,3 @@ export interface Link {
 export function linkTo(shown: Shown, choices: Choices): Link {
   return { choices, href: shown.hrefOf(choices) };
 }
-
-const formats = new Map<string, Intl.NumberFormat>();
-
-/** A number as a language writes it. */
-export function figure(language: string, n: number): string {
-  let format = formats.get(language);
-  if (!format) formats.set(language, (format = new Intl.NumberFormat(language)));
-  return format.format(n);
-}

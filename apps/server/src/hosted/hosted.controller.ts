@@ -78,7 +78,8 @@ export class HostedController {
       marks: null,
       finds,
     };
-    const page = { slug, name: kept.name, scripts: which === 'release' };
+    const base = kept.site === null ? null : `${kept.site}/`;
+    const page = { slug, name: kept.name, scripts: which === 'release', base };
     return plainDocument({ view: viewOf(shown), shown, foreign, path }, page);
   }
 }

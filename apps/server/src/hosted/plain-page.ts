@@ -145,8 +145,17 @@ export const pageStyle = html`<style>
   }
 </style>`;
 
+/** What the document says around the listing. */
+export interface PlainPage {
+  slug: string;
+  name: string;
+  scripts: boolean;
+  /** What links and pictures of posts are relative to; null where that is not known. */
+  base: string | null;
+}
+
 /** The whole document: it reads well with scripts off, and with them on the page script takes it over. */
-export function plainDocument(plain: Plain, page: { slug: string; name: string; scripts: boolean }): string {
+export function plainDocument(plain: Plain, page: PlainPage): string {
   const { view, shown, path } = plain;
   const canonical = hrefOn(path, [], shown.answer.address);
   return html`<!doctype html>
@@ -164,7 +173,9 @@ export function plainDocument(plain: Plain, page: { slug: string; name: string; 
       <body>
         <main>
           <h1>${page.name}</h1>
-          <ivy-lens name="${page.slug}">${drawPlain(plain)}</ivy-lens>
+          <ivy-lens name="${page.slug}" ${page.base !== null && html` base="${page.base}"`}
+            >${drawPlain(plain)}</ivy-lens
+          >
         </main>
       </body>
     </html> `.text;

@@ -11,9 +11,28 @@ export function fill(template: string, values: Record<string, string | number>):
  */
 export function fillPlural(template: string, n: number, language: string): string {
   const forms = template.split('|');
-  const rules = new Intl.PluralRules(language);
-  const categories = rules.resolvedOptions().pluralCategories;
-  const order = ['zero', 'one', 'two', 'few', 'many', 'other'].filter((c) => (categories as string[]).includes(c));
+  const { rules, order, numbers } = pluralsOf(language);
   const form = forms[Math.min(order.indexOf(rules.select(n)), forms.length - 1)] ?? template;
-  return fill(form, { n: new Intl.NumberFormat(language).format(n) });
+  return fill(form, { n: numbers.format(n) });
+}
+
+interface Plurals {
+  rules: Intl.PluralRules;
+  /** The language's categories, in the order in which a text has its forms. */
+  order: readonly string[];
+  numbers: Intl.NumberFormat;
+}
+
+const plurals = new Map<string, Plurals>();
+
+/** Made once a language: that takes longer than to fill many texts. */
+function pluralsOf(language: string): Plurals {
+  let known = plurals.get(language);
+  if (!known) {
+    const rules = new Intl.PluralRules(language);
+    const categories: readonly string[] = rules.resolvedOptions().pluralCategories;
+    const order = ['zero', 'one', 'two', 'few', 'many', 'other'].filter((one) => categories.includes(one));
+    plurals.set(language, (known = { rules, order, numbers: new Intl.NumberFormat(language) }));
+  }
+  return known;
 }

@@ -12,10 +12,16 @@ export function shownOf(listing: Listing, answer: Answer | undefined = listing.a
     choices,
     now: Date.now(),
     hrefOf: (next) => listing.hrefOf(next),
-    resolve: safeAddress,
+    resolve: (link) => resolved(link, listing.base),
     marks,
     finds: new Map([...listing.finds].map(([key, text]) => [key, { text, found: listing.found.get(key) ?? null }])),
   };
+}
+
+/** An address of a post as it is from this page; null for one that no page should follow. */
+function resolved(link: string, base: string): string | null {
+  const address = safeAddress(link);
+  return address === null || base === '' || !URL.canParse(address, base) ? address : new URL(address, base).href;
 }
 
 /** What facets are shown by: the answer to what is chosen, applied or not. */

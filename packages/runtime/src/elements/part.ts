@@ -15,12 +15,15 @@ export abstract class Part extends LitElement {
     name: { type: String, reflect: true },
     origin: { type: String },
     preview: { type: Boolean },
+    base: { type: String },
   };
 
   declare name: string;
   /** Server to ask; by default the one the script came from. */
   declare origin: string;
   declare preview: boolean;
+  /** Where links and pictures of posts are relative to, on a page that is not of their site. */
+  declare base: string;
   protected listing: Listing | undefined;
   #unwatch: (() => void) | undefined;
   #language: string | undefined;
@@ -31,6 +34,7 @@ export abstract class Part extends LitElement {
     this.name = '';
     this.origin = scriptOrigin;
     this.preview = false;
+    this.base = '';
   }
 
   protected override createRenderRoot(): HTMLElement {
@@ -43,6 +47,7 @@ export abstract class Part extends LitElement {
     if (this.name === '') return;
     const inFrame = this.preview && parent !== window;
     this.listing = listingOf(this.name, this.origin, inFrame);
+    if (this.base !== '') this.listing.base = this.base;
     this.#unwatch = this.listing.watch((answered) => {
       this.requestUpdate();
       if (answered) this.answered();

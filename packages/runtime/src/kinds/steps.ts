@@ -29,11 +29,12 @@ function drawList(
   leads: boolean,
 ): TemplateResult {
   const title = partId(listing, facet, `step-${depth}`);
-  const row = (words: string, one: Pick<OptionView, 'chosen' | 'count' | 'muted'>, pick: () => void) =>
+  const row = (words: string, one: Pick<OptionView, 'chosen' | 'count' | 'muted'>, pick: () => void, isAny = false) =>
     html`<label
       class=${one.muted ? 'ivy-step ivy-muted' : 'ivy-step'}
+      data-any=${isAny}
       data-chosen=${one.chosen}
-      data-leads=${one.chosen && leads}
+      data-leads=${one.chosen && leads && !isAny}
     >
       <input
         type="radio"
@@ -47,7 +48,7 @@ function drawList(
   return html`<div class="ivy-step-list">
     ${depth === 0 && label === facet.label ? nothing : html`<p class="ivy-step-title">${label}</p>`}
     <div class="ivy-step-options" id=${title} role="radiogroup" aria-label=${label}>
-      ${row(any.label, { chosen: any.chosen, count: null, muted: false }, () => void listing.pick(any.link.choices))}
+      ${row(any.label, { chosen: any.chosen, count: null, muted: false }, () => void listing.pick(any.link.choices), true)}
       ${repeat(
         options,
         (option) => option.value,

@@ -22,6 +22,8 @@ export class Listing {
   answer: Answer | undefined;
   /** What is chosen, at once on a click, before its answer is there. */
   choices: Choices = { facets: {}, sort: null, page: 1 };
+  /** Where links and pictures of posts are relative to; empty for the page itself. */
+  base = '';
   /** Whether an answer is on its way. */
   waiting = true;
   /** Facets whose long lists are open, and whether the filters are open on a narrow page. */

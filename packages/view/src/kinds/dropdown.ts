@@ -3,7 +3,8 @@ import { chosenOptions } from '../chip.js';
 import type { Control } from '../controls.js';
 import { listed, moreOf, optionsOf } from '../options.js';
 import { selectView } from '../selects.js';
-import { figure, type FacetShown } from '../shown.js';
+import { figure } from '../formats.js';
+import { type FacetShown } from '../shown.js';
 import type { KindView } from './kind.js';
 
 export const dropdown: KindView = { control: dropdownView, chosen: chosenOptions };

@@ -1,6 +1,7 @@
 import { fill } from '@ivy/core';
 import { choose } from '../choices.js';
-import { figure, linkTo } from '../shown.js';
+import { figure } from '../formats.js';
+import { linkTo } from '../shown.js';
 import type { KindView } from './kind.js';
 
 export const favourites: KindView = {
