@@ -64,14 +64,20 @@ async function measure(name, size, correlated) {
       early,
       warm: again,
       stolen,
+      whole,
+      compact,
     } = await measureServer(
       collection,
       lensConfig,
       addresses.map((one) => one.address),
+      [...new Set(makeAddresses(40_000).map((one) => one.address))],
     );
     console.log(`  http: first answer of a server that builds its index ${ms(first)}`);
     console.log(`  http, each address for the first times  ${rate(cold)}`);
     console.log(`  http, the same in the seconds after  ${rate(early)}`);
+    const fresh = (one) => `${rate(one)}, ${Math.round(one.bytes)} bytes gzipped, ${one.asked} asked`;
+    console.log(`  http, addresses never asked before, whole  ${fresh(whole)}`);
+    console.log(`  http, the same as the page script asks     ${fresh(compact)}`);
     console.log(`  http, warm  ${rate(again)}, while others had ${percent(stolen)} of the processor time wanted`);
   }
   if (wants('worker') && size <= 50_000) {

@@ -29,8 +29,15 @@ export async function withServed(collection, config, work) {
 /** Seconds that a server is asked before it counts as warm: its code is compiled as it is found to run often. */
 const warmingUp = 8;
 
-/** Asks the server for some addresses: first unknown to it, then again and again, and at last as one that is warm. */
-export function measureServer(collection, config, addresses) {
+/** Addresses that are asked for before those that are measured. */
+const asWarmUp = 3000;
+
+/**
+ * Asks the server for some addresses: first unknown to it, then again and again, and at last as one that is warm. Then for
+ * others, each once: whole, as `results` gives them, and as the page script asks for them.
+ * @param fresh  many addresses, no two of them the same
+ */
+export function measureServer(collection, config, addresses, fresh) {
   return withServed(collection, config, async (port) => {
     const start = performance.now();
     await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/results`);
@@ -38,7 +45,14 @@ export function measureServer(collection, config, addresses) {
     const cold = await load(port, addresses, 1);
     const early = await load(port, addresses, warmingUp);
     const { made: warm, stolen } = await withShare(() => load(port, addresses, 6));
-    return { first, cold, early, warm, stolen };
+    const once = async (route) => {
+      await load(port, fresh.slice(0, asWarmUp), 60, route, true);
+      return load(port, fresh.slice(asWarmUp), 8, route, true);
+    };
+    const whole = await once('results');
+    const reply = await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/listing/nothing`);
+    const compact = await once(`listing/${(await reply.json()).known}`);
+    return { first, cold, early, warm, stolen, whole, compact };
   });
 }
 
@@ -92,12 +106,13 @@ async function withServer(databaseUrl, port, use) {
   }
 }
 
-function load(port, addresses, seconds) {
+/** @param once  whether each address is asked for no more than once */
+function load(port, addresses, seconds, route = 'results', once = false) {
   const child = fork(fileURLToPath(import.meta.url), ['ask', String(port), String(seconds)]);
   return new Promise((done, fail) => {
     child.once('message', done);
     child.once('exit', (code) => code && fail(new Error(`Asking ended with ${code}.`)));
-    child.send(addresses);
+    child.send({ addresses, route, once });
   });
 }
 
@@ -109,20 +124,19 @@ async function onDatabase(url, statement) {
 }
 
 /** One connection that asks until its time is up. Reads just enough of HTTP to know where an answer ends. */
-function asker(port, next, until, times) {
+function asker(port, next, until, times, sizes) {
   return new Promise((done, fail) => {
     const socket = net.connect(port, '127.0.0.1');
     let [start, head, left] = [0, '', -1];
     const ask = () => {
-      if (performance.now() >= until) {
+      const asked = next();
+      if (asked === undefined || performance.now() >= until) {
         socket.destroy();
         return done();
       }
       start = performance.now();
       [head, left] = ['', -1];
-      socket.write(
-        `GET /api/v1/lenses/bench/results?${next()} HTTP/1.1\r\nHost: 127.0.0.1\r\nAccept-Encoding: gzip\r\n\r\n`,
-      );
+      socket.write(`GET /api/v1/lenses/bench/${asked} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nAccept-Encoding: gzip\r\n\r\n`);
     };
     socket.setNoDelay(true);
     socket.on('connect', ask);
@@ -133,7 +147,9 @@ function asker(port, next, until, times) {
         head += chunk.latin1Slice(0, end < 0 ? chunk.length : end);
         if (end < 0) return;
         if (!head.startsWith('HTTP/1.1 200')) return fail(new Error(head.slice(0, 200)));
-        left = Number(/content-length: (\d+)/i.exec(head)[1]) - (chunk.length - end - 4);
+        const length = Number(/content-length: (\d+)/i.exec(head)[1]);
+        sizes.push(length);
+        left = length - (chunk.length - end - 4);
       } else left -= chunk.length;
       if (left > 0) return;
       times.push(performance.now() - start);
@@ -144,17 +160,22 @@ function asker(port, next, until, times) {
 
 if (process.argv[2] === 'ask') {
   const [, , , port, seconds] = process.argv;
-  process.once('message', async (addresses) => {
+  process.once('message', async ({ addresses, route, once }) => {
     const times = [];
+    const sizes = [];
     let at = 0;
     const start = performance.now();
     const until = start + Number(seconds) * 1000;
-    const next = () => addresses[at++ % addresses.length];
-    await Promise.all(Array.from({ length: cpus().length * 2 }, () => asker(Number(port), next, until, times)));
+    const next = () => {
+      if (once && at >= addresses.length) return undefined;
+      return `${route}?${addresses[at++ % addresses.length]}`;
+    };
+    await Promise.all(Array.from({ length: cpus().length * 2 }, () => asker(Number(port), next, until, times, sizes)));
     const took = (performance.now() - start) / 1000;
     times.sort((a, b) => a - b);
     const part = (share) => times[Math.floor(times.length * share)];
-    process.send({ perSecond: times.length / took, p50: part(0.5), p99: part(0.99) });
+    const bytes = sizes.reduce((sum, size) => sum + size, 0) / sizes.length;
+    process.send({ perSecond: times.length / took, p50: part(0.5), p99: part(0.99), bytes, asked: times.length });
     process.disconnect();
   });
 }

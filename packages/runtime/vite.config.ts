@@ -1,17 +1,48 @@
-import { defineConfig } from 'vite';
-import { sheet } from './src/styles.js';
+import { transform } from 'lightningcss';
+import { readdirSync, readFileSync } from 'node:fs';
+import { minify } from 'terser';
+import { defineConfig, type Plugin } from 'vite';
+
+const styles = new URL('src/styles/', import.meta.url);
+
+/** The rules of all sheets, in the order of the files' names, as short as they can be written. */
+function sheet(): string {
+  const files = readdirSync(styles).sort();
+  const rules = files.map((file) => readFileSync(new URL(file, styles), 'utf8')).join('');
+  return transform({ filename: 'ivy-lens.css', code: Buffer.from(rules), minify: true }).code.toString();
+}
+
+/** The sheet as a module, and as a file for pages that are drawn before the script is there. */
+function sheets(): Plugin {
+  const name = 'virtual:sheet';
+  return {
+    name: 'sheet',
+    resolveId: (id) => (id === name ? `\0${name}` : null),
+    load: (id) => (id === `\0${name}` ? `export default ${JSON.stringify(sheet())}` : null),
+    generateBundle() {
+      this.emitFile({ type: 'asset', fileName: 'ivy-lens.css', source: sheet() });
+    },
+  };
+}
+
+/** Writes the script as short as it can be: where templates break a line a blank does the same. */
+function shorten(): Plugin {
+  return {
+    name: 'shorten',
+    async generateBundle(_options, bundle) {
+      for (const file of Object.values(bundle)) {
+        if (file.type !== 'chunk') continue;
+        // what is minified has line breaks in templates alone
+        const code = file.code.replace(/\s*\n\s*/g, ' ');
+        file.code = (await minify(code, { module: true, ecma: 2020, compress: { passes: 3 } })).code!;
+      }
+    },
+  };
+}
 
 export default defineConfig({
   resolve: { conditions: ['source'] },
-  plugins: [
-    {
-      // the same rules as a file, for pages that are drawn before the script is there
-      name: 'sheet',
-      generateBundle() {
-        this.emitFile({ type: 'asset', fileName: 'ivy-lens.css', source: sheet });
-      },
-    },
-  ],
+  plugins: [sheets(), shorten()],
   build: {
     target: 'es2022',
     lib: { entry: 'src/index.ts', formats: ['es'], fileName: () => 'ivy-lens.js' },

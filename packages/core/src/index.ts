@@ -1,7 +1,9 @@
 export * from './text/parameters.js';
 export * from './address/read.js';
 export * from './address/write.js';
-export * from './answer/answer.js';
+export { answer, countMatched } from './answer/answer.js';
+export * from './answer/compact.js';
+export * from './answer/expand.js';
 export * from './answer/find-terms.js';
 export { arrangeTerms } from './kinds/terms/term-order.js';
 export { readying } from './answer/readying.js';

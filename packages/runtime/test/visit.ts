@@ -1,7 +1,8 @@
 import {
-  answerAddress,
+  answerCompactly,
   buildIndex,
   findTerms,
+  frameOf,
   pageSettings,
   readLens,
   readQuestion,
@@ -78,9 +79,9 @@ export class Visit {
         const terms = findTerms(index, readQuestion(index, read.value, rest, now).query, asked, text);
         return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(terms) });
       }
-      const found = answerAddress(index, read.value, query, now);
-      const answer = { ...found, release: 1 };
-      const body = url.includes('/listing?') ? { settings, answer } : answer;
+      const answer = answerCompactly(index, readQuestion(index, read.value, query, now).query);
+      const isKnown = path.endsWith('/listing/known');
+      const body = { known: 'known', answer, ...(!isKnown && { settings, frame: frameOf(index, read.value) }) };
       return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(body) });
     }) as unknown as typeof fetch;
     this.listing = new Listing('walks', 'http://ivy.test', false);

@@ -4,7 +4,7 @@ import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { Problem } from '../problem/problem.js';
 import { TrialBody } from './lens.bodies.js';
-import { ResultsService, type Ready, type Results } from './results.service.js';
+import { ResultsService, tagOfFrame, type Ready, type Results } from './results.service.js';
 import type { WrittenAnswer } from './written-answers.js';
 
 @ApiTags('results')
@@ -36,6 +36,24 @@ export class ResultsController {
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
     return sent(request, reply, await this.service.written(ready, 'listing', queryOf(request)));
+  }
+
+  @Get('listing/:known')
+  @ApiOkResponse({
+    description:
+      'What the page script asks for: the answer without labels it knows. `known` is what the reply before said; with any other, settings and labels come along.',
+  })
+  async page(
+    @Param('slug') slug: string,
+    @Param('known') known: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Buffer | void> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    if (isFresh(request, reply, ready.etag)) return;
+    const what = known === tagOfFrame(ready.etag) ? 'page' : 'first page';
+    return sent(request, reply, await this.service.written(ready, what, queryOf(request)));
   }
 
   @Get('draft/results')
@@ -114,7 +132,7 @@ export class ResultsController {
     return this.service.trial(slug, body);
   }
 
-  @Options(['results', 'listing', 'terms/:facet'])
+  @Options(['results', 'listing', 'listing/:known', 'terms/:facet'])
   @ApiExcludeEndpoint()
   @HttpCode(204)
   async preflight(

@@ -1,7 +1,9 @@
 import {
   answer,
+  answerCompactly,
   explain,
   findTerms,
+  frameOf,
   kindOf,
   maxAddress,
   pageSettings,
@@ -12,14 +14,17 @@ import {
   zoneDays,
   type AddressReading,
   type Answer,
+  type CompactAnswer,
   type Explanation,
   type FoundTerms,
+  type Frame,
   type Lens,
   type Query,
   type Settings,
   type Trial,
 } from '@ivy/core';
 import { Injectable, Logger } from '@nestjs/common';
+import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
 import { IndexKeeper, type KeptIndex } from '../sources/index-keeper.js';
 import { LensKeeper, type KeptLens } from './lens-keeper.js';
@@ -40,6 +45,15 @@ export interface Results extends Answer {
 export interface Listing {
   settings: Settings;
   answer: Results;
+}
+
+/** What a page asks for: an answer without what it knows already, and, where it does not know that yet, all of it. */
+export interface PageReply {
+  /** Of what stays the same from answer to answer: said again with the next question. */
+  known: string;
+  settings?: Settings;
+  frame?: Frame;
+  answer: CompactAnswer & { release: number | null };
 }
 
 /** A lens and the index it asks, taken once for a whole answer. */
@@ -116,15 +130,33 @@ export class ResultsService {
   }
 
   /** The body of `results` as it is sent. Answers that are asked for again and again are written once. */
-  async written(ready: Ready, what: 'results' | 'listing', address: string): Promise<WrittenAnswer> {
+  async written(
+    ready: Ready,
+    what: 'results' | 'listing' | 'page' | 'first page',
+    address: string,
+  ): Promise<WrittenAnswer> {
     const name = `${what} ${ready.etag} ${address}`;
     let written = this.#written.get(name);
     if (!written) {
       const question = await this.question(ready, address);
-      written = await writeAnswer(what === 'results' ? this.results(ready, question) : this.listing(ready, question));
+      written = await writeAnswer(this.#body(ready, what, question));
       this.#written.put(name, written);
     }
     return written;
+  }
+
+  #body(ready: Ready, what: 'results' | 'listing' | 'page' | 'first page', question: Question): object {
+    if (what === 'results') return this.results(ready, question);
+    return what === 'listing' ? this.listing(ready, question) : this.page(ready, question, what === 'page');
+  }
+
+  /** @param isKnown  whether the page has what stays the same */
+  page({ kept, posts, etag }: Ready, { query, notices }: Question, isKnown: boolean): PageReply {
+    const { index } = posts;
+    const answer = { release: kept.release, ...answerCompactly(index, query, notices) };
+    const known = tagOfFrame(etag);
+    if (isKnown) return { known, answer };
+    return { known, settings: pageSettings(index, kept.lens, kept.source), frame: frameOf(index, kept.lens), answer };
   }
 
   results({ kept, posts }: Ready, { query, notices }: Question): Results {
@@ -166,6 +198,21 @@ export class ResultsService {
     await inTurns(readying(index, query));
     return tryQuestion(index, config, row.source.slug, query, notices);
   }
+}
+
+const tags = new Map<string, string>();
+/** Tags remembered: one a lens and state of its posts. */
+const tagsKept = 500;
+
+/** Names what stays the same from answer to answer, as a part of an address can say it. */
+export function tagOfFrame(etag: string): string {
+  let tag = tags.get(etag);
+  if (tag === undefined) {
+    tag = createHash('sha256').update(etag).digest('base64url').slice(0, 12);
+    if (tags.size >= tagsKept) tags.clear();
+    tags.set(etag, tag);
+  }
+  return tag;
 }
 
 /** Whether a query searches for words. */

@@ -9,10 +9,15 @@ export interface WrittenAnswer {
   gzip: Buffer;
 }
 
+/** Bytes up to which a body is packed with less room to look back in: to make room takes longer than to pack it. */
+const small = 16 * 1024;
+const forSmall = { level: 2, windowBits: 13, memLevel: 7, chunkSize: 8192 };
+const forLarge = { level: 5 };
+
 /** Writes a body out. It is packed off the main thread. */
 export async function writeAnswer(body: object): Promise<WrittenAnswer> {
   const plain = Buffer.from(JSON.stringify(body));
-  return { plain, gzip: await pack(plain, { level: 5 }) };
+  return { plain, gzip: await pack(plain, plain.length <= small ? forSmall : forLarge) };
 }
 
 /** Bodies that were asked for lately, up to a size; the one not asked for longest goes first. */

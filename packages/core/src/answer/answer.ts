@@ -1,11 +1,14 @@
 import { AddressWriter } from '../address/write.js';
 import type { PostIndex } from '../index/post-index.js';
+import type { Counted } from '../index/counting.js';
+import type { FacetPlan } from '../kinds/kind.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Answer } from '../lens/answer.js';
 import { selectionsOf, type Query } from '../lens/query.js';
 import { sortOf } from '../lens/sort.js';
 import type { Way } from '../model/answer.js';
 import type { Notice } from '../model/notice.js';
+import type { Selection } from '../model/selection.js';
 import { markerOf, type Marker } from '../search/marks.js';
 import type { Search } from '../search/search.js';
 import type { TextIndex } from '../search/text-index.js';
@@ -13,7 +16,7 @@ import { itemOf } from './items.js';
 import { orderingOf, pageOf } from './ordering.js';
 import { passing } from './passing.js';
 import { rankedAhead } from './readying.js';
-import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed } from './plan.js';
+import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed, type Plan } from './plan.js';
 
 /**
  * Answers a query: total, matched, one page of posts, and every facet's options or histogram with exact counts.
@@ -21,10 +24,40 @@ import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed } 
  * @param notices  what reading the address noted; the answer's own are put after them
  */
 export function answer(index: PostIndex, query: Query, notices: readonly Notice[] = []): Answer {
-  return withScratch(index, () => workOut(index, query, notices));
+  return answerWith(index, query, notices, {
+    facet: (facet, plan, selection, chosen, under) => kindOf(facet).answer(facet, plan, selection, chosen, under),
+    item: (plan, post, found) => itemOf(plan.items, index, post, found),
+  });
 }
 
-function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): Answer {
+/** In which form an answer tells of facets and of posts. */
+export interface Form<F, I> {
+  /** Of a facet, counted over the posts it is to be counted under. */
+  facet: (
+    facet: Facet,
+    plan: FacetPlan,
+    selection: Selection | undefined,
+    chosen: readonly number[],
+    under: Counted,
+  ) => F;
+  /** Of a post; `found` is the search it was found by, to mark where. */
+  item: (plan: Plan, post: number, found: Found | null) => I;
+}
+
+/** An answer in some form. */
+export type AnswerIn<F, I> = Omit<Answer, 'facets' | 'items'> & { facets: F[]; items: I[] };
+
+/** Answers a query in some form. */
+export function answerWith<F, I>(
+  index: PostIndex,
+  query: Query,
+  notices: readonly Notice[],
+  form: Form<F, I>,
+): AnswerIn<F, I> {
+  return withScratch(index, () => workOut(index, query, notices, form));
+}
+
+function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[], form: Form<F, I>): AnswerIn<F, I> {
   const { lens } = query;
   const plan = planOf(index, lens);
   const selections = selectionsOf(query);
@@ -52,13 +85,12 @@ function workOut(index: PostIndex, query: Query, notices: readonly Notice[]): An
     pageSize: size,
     sort: sort?.key ?? null,
     items: (ahead?.slice((page - 1) * size) ?? pageOf(index, all.set, ordering, (page - 1) * size, size)).map((post) =>
-      itemOf(plan.items, index, post, found),
+      form.item(plan, post, found),
     ),
     facets: lens.facets.map((facet, i) => {
       const at = passed.places[i]!;
-      const kind = kindOf(facet);
-      const under = at < 0 || kind.keepsOwn(facet) ? all : others(at);
-      return kind.answer(facet, plan.facets[i]!, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
+      const under = at < 0 || kindOf(facet).keepsOwn(facet) ? all : others(at);
+      return form.facet(facet, plan.facets[i]!, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
     }),
     notices: said,
     ways: all.set.count === 0 ? waysOut(written, passed) : [],
@@ -78,7 +110,7 @@ export function countMatched(index: PostIndex, query: Query): number {
   return posts.count;
 }
 
-interface Found {
+export interface Found {
   facet: Facet;
   fields: readonly string[];
   text: TextIndex;

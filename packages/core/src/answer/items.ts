@@ -23,11 +23,11 @@ export interface ItemPlan {
   title: ItemField | null;
   link: ItemField | null;
   /** Items as they were last drawn, without marks. The newest posts are on most first pages. */
-  kept: KeptItems;
+  kept: KeptItems<Item>;
 }
 
 /** Items kept of a lens at least. */
-const itemsKept = 2000;
+export const itemsKept = 2000;
 
 /** The fields whose values a facet filters by; those it searches are too long to be carried along. */
 function filteredBy(facet: Facet): readonly string[] {
@@ -102,17 +102,26 @@ export function itemOf(
     plan.kept.put(post, item);
   }
   if (!search) return item;
-  let marks: Record<string, [number, number][]> | undefined;
-  for (const key of search.fields) {
-    const value = own(item.fields, key);
-    if (typeof value !== 'string') continue;
-    const found = search.marks(value);
-    if (found.length > 0) (marks ??= {})[key] = found;
-  }
+  const marks = marksIn((key) => own(item.fields, key), search);
   if (!marks) return item;
   // written out: to spread an object is many times slower
   const { id, title, link, fields } = item;
   return { id, title, link, fields, marks };
+}
+
+/** Where in the fields of a post a search matched something; undefined where nowhere. */
+export function marksIn(
+  valueOf: (key: string) => unknown,
+  search: { marks: Marker; fields: readonly string[] },
+): Item['marks'] {
+  let marks: Item['marks'];
+  for (const key of search.fields) {
+    const value = valueOf(key);
+    if (typeof value !== 'string') continue;
+    const found = search.marks(value);
+    if (found.length > 0) (marks ??= {})[key] = found;
+  }
+  return marks;
 }
 
 function makeItem(plan: ItemPlan, index: PostIndex, post: number): Item {
@@ -126,7 +135,11 @@ function makeItem(plan: ItemPlan, index: PostIndex, post: number): Item {
 }
 
 /** @param known  values of the post that were read already */
-function textOf(field: ItemField | null, post: number, known: Readonly<Record<string, ItemValue>>): string | null {
+export function textOf(
+  field: ItemField | null,
+  post: number,
+  known: Readonly<Record<string, ItemValue>>,
+): string | null {
   const value = field && (own(known, field.key) ?? field.read(post));
   return typeof value === 'string' && value !== '' ? value : null;
 }

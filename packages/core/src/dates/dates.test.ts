@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { daySteps, numberSteps } from '../kinds/range/histogram.js';
+import { daySteps, numberSteps } from '../kinds/range/steps.js';
 import { dayNumber, dayText, monthsBefore, partsOf } from './calendar.js';
 import { isReversed, readInterval } from './interval.js';
 import { zoneDays } from './zone.js';

@@ -6,6 +6,7 @@ import type { SortedColumn } from '../index/sorted-column.js';
 import type { Steps } from '../index/steps.js';
 import type { TermColumn } from '../index/term-column.js';
 import type { Arena } from '../kernel/arena.js';
+import type { CompactCounts, CompactRange, FacetFrame } from '../model/compact.js';
 import type { Notice } from '../model/notice.js';
 import type { Field } from '../model/post.js';
 import type { Selection } from '../model/selection.js';
@@ -138,6 +139,16 @@ export interface FacetKind<F extends CommonConfig, A, S extends object = object>
     chosen: readonly number[],
     under: Counted,
   ) => A;
+  /** What of its answers stays the same; null where that is nothing. */
+  readonly frame?: (facet: F, plan: FacetPlan) => FacetFrame | null;
+  /** What `answer` gives beside the frame and the settings; null where that does not tell all. */
+  readonly compact?: (
+    facet: F,
+    plan: FacetPlan,
+    selection: Selection | undefined,
+    chosen: readonly number[],
+    under: Counted,
+  ) => CompactCounts | CompactRange<string> | CompactRange<number> | null;
   /** Finds terms by a part of their labels, where it has terms. */
   readonly find?: (facet: F, plan: FacetPlan, under: Counted, chosen: readonly number[], text: string) => Drawn;
   readonly finding?: Finding<F>;

@@ -1,4 +1,4 @@
-import type { Answer, FoundTerms, Settings } from '@ivy/core';
+import { expandAnswer, type Answer, type CompactAnswer, type FoundTerms, type Frame, type Settings } from '@ivy/core';
 
 /** All that is needed to draw a listing. */
 export interface Reply {
@@ -13,10 +13,20 @@ export interface Asker {
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms>;
 }
 
+/** What the server tells a page: settings and labels once, and then what a choice changes alone. */
+interface Page {
+  /** Names what stays the same; said with the next question. */
+  known: string;
+  settings?: Settings;
+  frame?: Frame;
+  answer: CompactAnswer;
+}
+
 /** Asks the server that the script came from. */
 export class HttpAsker implements Asker {
-  #settings: Settings | undefined;
-  #release: unknown;
+  /** What stays the same, by the name the server gave it. Of two answers on their way each may be of its own release. */
+  readonly #frames = new Map<string, { settings: Settings; frame: Frame }>();
+  #newest = 'nothing';
 
   constructor(
     private readonly origin: string,
@@ -24,21 +34,22 @@ export class HttpAsker implements Asker {
   ) {}
 
   async ask(address: string, signal: AbortSignal): Promise<Reply> {
-    const base = `${this.origin}/api/v1/lenses/${encodeURIComponent(this.name)}`;
-    if (this.#settings) {
-      const answer = (await fetchJson(`${base}/results?${address}`, signal)) as Answer & { release: unknown };
-      // a new release may draw differently: its settings must come with its answer
-      if (answer.release === this.#release) return { settings: this.#settings, answer };
+    const url = `${this.#base}/listing/${this.#newest}?${address}`;
+    const { known, settings, frame, answer } = (await fetchJson(url, signal)) as Page;
+    if (settings && frame) {
+      this.#frames.set(known, { settings, frame });
+      this.#newest = known;
     }
-    const listing = (await fetchJson(`${base}/listing?${address}`, signal)) as Reply & { answer: { release: unknown } };
-    this.#settings = listing.settings;
-    this.#release = listing.answer.release;
-    return listing;
+    const own = this.#frames.get(known)!;
+    return { settings: own.settings, answer: expandAnswer(answer, own.frame, own.settings) };
   }
 
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {
-    const base = `${this.origin}/api/v1/lenses/${encodeURIComponent(this.name)}`;
-    return fetchJson(urlOfTerms(base, facet, text, address), signal) as Promise<FoundTerms>;
+    return fetchJson(urlOfTerms(this.#base, facet, text, address), signal) as Promise<FoundTerms>;
+  }
+
+  get #base(): string {
+    return `${this.origin}/api/v1/lenses/${encodeURIComponent(this.name)}`;
   }
 }
 

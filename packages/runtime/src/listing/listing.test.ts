@@ -50,7 +50,8 @@ beforeEach(() => {
       signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
       const reply = async (status = 200) => {
         const answer = answerTo(url.split('?')[1] ?? '');
-        const body = url.includes('/listing?') ? { settings, answer } : answer;
+        const isKnown = url.includes('/listing/one?');
+        const body = { known: 'one', answer, ...(!isKnown && { settings, frame: [] }) };
         done({ ok: status < 400, status, json: () => Promise.resolve(body) });
         await settle();
         await settle();
@@ -71,10 +72,10 @@ async function loaded(): Promise<Listing> {
 
 test('asks for settings and answer in one request, then for answers alone', async () => {
   const listing = await loaded();
-  expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing?');
+  expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing/nothing?');
   expect(listing.status).toBe('ready');
   void listing.choose(choose(listing.choices, 'kind', ['survey']));
-  expect(asked[1]!.url).toBe('http://ivy.test/api/v1/lenses/notes/results?kind=survey');
+  expect(asked[1]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing/one?kind=survey');
 });
 
 test('a choice is there at once, its answer when it comes', async () => {
@@ -109,7 +110,7 @@ test('an old address becomes the canonical one, the page’s own parameters and 
   History.prototype.replaceState.call(history, null, '', '/notes?from=mail&kinds=survey#top');
   const listing = new Listing('notes', 'http://ivy.test', false);
   void listing.load();
-  expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing?from=mail&kinds=survey');
+  expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing/nothing?from=mail&kinds=survey');
   await asked[0]!.reply();
   expect(writes).toEqual(['replace /notes?from=mail&kind=survey#top']);
 });
@@ -176,7 +177,12 @@ describe('with a button', () => {
 
 test('what is marked stays marked, and a listing of marked posts follows', async () => {
   localStorage.clear();
-  const own = { ...settings, source: 'orrin', facets: [{ key: 'saved', kind: 'favourites' }], names: ['saved'] };
+  const own = {
+    ...settings,
+    source: 'orrin',
+    facets: [{ key: 'saved', kind: 'favourites', marks: true }],
+    names: ['saved'],
+  };
   const listing = await loaded();
   listing.settings = own as unknown as Settings;
   listing.mark('n-1');

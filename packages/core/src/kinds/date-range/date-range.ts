@@ -3,7 +3,8 @@ import { isReversed, readInterval } from '../../dates/interval.js';
 import { choice, list, object, text, withDefault, type TypeOf } from '../../shape/shape.js';
 import { nameOf } from '../name.js';
 import { range } from '../range/config.js';
-import { daySteps, histogramOf } from '../range/histogram.js';
+import { histogramOf } from '../range/histogram.js';
+import { daySteps } from '../range/steps.js';
 import { rangeKind, type RangeFacetAnswer } from '../range/range-kind.js';
 import { firstReadable, reversed } from '../range/read.js';
 

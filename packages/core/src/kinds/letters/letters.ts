@@ -5,6 +5,8 @@ import type { FacetKind, Locale } from '../kind.js';
 import { nameOf } from '../name.js';
 import { answerTerms, type TermFacetAnswer } from '../terms/answer.js';
 import { countChanges, singleChanges } from '../terms/changes.js';
+import { ownTerms } from '../../model/compact.js';
+import { compactTerms, frameOfTerms } from '../terms/compact.js';
 import { counting, single, type Showing } from '../terms/config.js';
 import { findOptions } from '../terms/many-options.js';
 import { termMisses } from '../terms/misses.js';
@@ -53,6 +55,8 @@ export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
     passingTerms(index, letterColumn(index, letteringOf(locale, facet)), 'any', selection, chosen, arena),
   answer: (facet, plan, selection, chosen, under) =>
     answerTerms(facet, showingOf(facet), plan, selection, chosen, under),
+  frame: (facet, plan) => frameOfTerms(ownTerms(facet.key), showingOf(facet), plan),
+  compact: (facet, plan, selection, chosen, under) => compactTerms(showingOf(facet), plan, selection, chosen, under),
   find: (_facet, { terms, shown }, under, chosen, text) =>
     findOptions(terms!, shown!, under.tallied(terms!), chosen, text),
   misses: (index, locale, facet, selection) => termMisses(letterColumn(index, letteringOf(locale, facet)), selection),

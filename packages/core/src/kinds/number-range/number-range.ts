@@ -1,7 +1,8 @@
 import { object, optional, text, whole, withDefault, type TypeOf } from '../../shape/shape.js';
 import { nameOf } from '../name.js';
 import { range } from '../range/config.js';
-import { histogramOf, numberSteps } from '../range/histogram.js';
+import { histogramOf } from '../range/histogram.js';
+import { numberCut, numberSteps } from '../range/steps.js';
 import { rangeKind, type RangeFacetAnswer } from '../range/range-kind.js';
 import { firstReadable, reversed } from '../range/read.js';
 
@@ -37,6 +38,7 @@ export const numberRange = rangeKind<NumberRangeConfig, number, Pick<NumberRange
   endsOf: (selection) => (selection.type === 'numbers' ? [selection.from, selection.to] : [null, null]),
   column: (index, _locale, field, orElse) => index.numbers(field, orElse),
   selected: (selection) => (selection?.type === 'numbers' ? { from: selection.from, to: selection.to } : null),
+  cut: ({ start, end }, low, high) => numberCut(low, high, start.whole && end.whole),
   histogram: (columns, under) => {
     const isWhole = columns.start.whole && columns.end.whole;
     const found = histogramOf(columns, under, (low, high) => numberSteps(low, high, isWhole));

@@ -1,8 +1,8 @@
-import { dayText, numberOf, partsOf } from '../../dates/calendar.js';
 import { PostSet } from '../../index/post-set.js';
 import { lowerBound } from '../../index/bounds.js';
 import type { SortedColumn } from '../../index/sorted-column.js';
 import type { Counted } from '../../index/counting.js';
+import { edgesBetween, type Edges, type Steps } from './steps.js';
 
 /** The two ends of a range facet over all posts; the same column twice where it is no span. */
 export interface RangeColumns {
@@ -13,101 +13,6 @@ export interface RangeColumns {
 /** Whether posts are numbered by the values of a range: its steps are then runs of numbers, and no post need be walked. */
 export function isByNumber({ start, end }: RangeColumns): boolean {
   return start === end && start.falling;
-}
-
-/**
- * Steps a histogram is cut into: `place` gives a value's step, and `edges` the first and last value of a step. Of each
- * size there is one object, by which the cut of a column is known.
- */
-export interface Steps {
-  place(value: number): number;
-  edges(step: number): Edges;
-}
-
-/** The first and last value of a step; of a step of days also as they are written. */
-export interface Edges {
-  from: number;
-  to: number;
-  first?: string;
-  last?: string;
-}
-
-const mostDays = 62;
-const mostMonths = 72;
-const mostSteps = 20;
-
-/** Days up to a 62-day spread, months up to six years, years beyond. */
-export function daySteps(low: number, high: number): Steps {
-  if (high - low < mostDays) return days;
-  return months.place(high) - months.place(low) < mostMonths ? months : years;
-}
-
-const days: Steps = { place: (day) => day, edges: (day) => ofDays(day, day) };
-
-function ofDays(from: number, to: number): Edges {
-  return { from, to, first: dayText(from), last: dayText(to) };
-}
-
-const firstOfMonth = (step: number) => numberOf(Math.floor(step / 12), (step % 12) + 1, 1);
-const months: Steps = {
-  place: (day) => {
-    const { year, month } = partsOf(day);
-    return year * 12 + month - 1;
-  },
-  edges: remembered((step) => ofDays(firstOfMonth(step), firstOfMonth(step + 1) - 1)),
-};
-const years: Steps = {
-  place: (day) => partsOf(day).year,
-  edges: remembered((year) => ofDays(numberOf(year, 1, 1), numberOf(year, 12, 31))),
-};
-
-/** Keeps what was worked out: the calendar does not change, and every histogram asks for the same months. */
-function remembered(edges: Steps['edges']): Steps['edges'] {
-  const known = new Map<number, Edges>();
-  return (step) => {
-    let found = known.get(step);
-    if (!found) known.set(step, (found = edges(step)));
-    return found;
-  };
-}
-
-/** From 1 to 2, to 5, to 10 and on. */
-const growth = (n: number) => (n % 3 === 1 ? 2.5 : 2);
-
-/** At most twenty steps of 1, 2 or 5 times a power of ten; whole numbers never finer than 1. */
-export function numberSteps(low: number, high: number, whole: boolean): Steps {
-  let [size, down] = [1, 1];
-  const fits = () => Math.floor((high * down) / size) - Math.floor((low * down) / size) < mostSteps;
-  if (whole || !fits()) for (let n = 0; !fits(); n++) size *= growth(n);
-  // sizes below 1 are kept as a whole divisor: 0.1 × 3 is not 0.3, but 3 / 10 is
-  else if (high > low) {
-    for (let n = 0; down < 1e9; n++) {
-      const before = down;
-      down *= growth(n);
-      if (fits()) continue;
-      down = before;
-      break;
-    }
-  }
-  // a size is that of one pair only
-  const known = whole ? wholeSteps : otherSteps;
-  let steps = known.get(size / down);
-  if (!steps) known.set(size / down, (steps = stepsOfNumbers(size, down, whole)));
-  return steps;
-}
-
-const wholeSteps = new Map<number, Steps>();
-const otherSteps = new Map<number, Steps>();
-
-function stepsOfNumbers(size: number, down: number, whole: boolean): Steps {
-  return {
-    place: (value) => Math.floor((value * down) / size),
-    edges: (step) => {
-      const from = (step * size) / down;
-      // a step of whole numbers ends on its last one; otherwise where the next begins
-      return { from, to: whole ? from + size - 1 : ((step + 1) * size) / down };
-    },
-  };
 }
 
 /** Counts by step, from the step of the least value to that of the greatest. */
@@ -195,13 +100,8 @@ function runHistogram(
 
 function emptyHistogram(low: number, high: number, steps: (low: number, high: number) => Steps) {
   const cut = steps(low, high);
-  const [first, last] = [cut.place(low), cut.place(high)];
-  const edges: Edges[] = [];
-  const counts: number[] = [];
-  for (let step = first; step <= last; step++) {
-    edges.push(cut.edges(step));
-    counts.push(0);
-  }
+  const { first, edges } = edgesBetween(cut, low, high);
+  const counts = edges.map(() => 0);
   const histogram: Histogram = { low, high, edges, counts };
   return { cut, first, histogram };
 }

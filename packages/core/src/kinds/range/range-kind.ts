@@ -4,6 +4,7 @@ import type { PostIndex } from '../../index/post-index.js';
 import { PostSet } from '../../index/post-set.js';
 import { postsWithin, type SortedColumn } from '../../index/sorted-column.js';
 import type { AnswerHead, Bucket } from '../../model/answer.js';
+import { packCounts, type CompactRange, type NumberCut } from '../../model/compact.js';
 import type { FieldType } from '../../model/post.js';
 import type { Selection } from '../../model/selection.js';
 import type { Shape } from '../../shape/shape.js';
@@ -41,6 +42,8 @@ interface Own<F extends RangeConfig, V, S extends object> {
   readonly column: (index: PostIndex, locale: Locale, field: string, orElse?: string) => SortedColumn;
   readonly selected: (selection: Selection | undefined) => RangeFacetAnswer<V>['selected'];
   readonly histogram: (columns: RangeColumns, under: Counted) => Pick<RangeFacetAnswer<V>, 'bounds' | 'buckets'>;
+  /** Of numbers: how they are cut into steps. */
+  readonly cut?: (columns: RangeColumns, low: V, high: V) => NumberCut;
   words: RangeWords;
   why: string;
   readonly warnings?: (field: FieldDescription) => Warning[];
@@ -92,6 +95,14 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
     answer: ({ key, kind, visible }, { label, ordered: [start, end] }, selection, _chosen, under) => {
       const selected = own.selected(selection);
       return { key, kind, label, visible, selected, ...own.histogram({ start: start!, end: end! }, under) };
+    },
+    compact: (_facet, { ordered: [start, end] }, selection, _chosen, under) => {
+      const { bounds, buckets } = own.histogram({ start: start!, end: end! }, under);
+      const counts = packCounts(buckets.length, (i) => buckets[i]!.count);
+      const of = own.words.unit === 'days' ? 'days' : 'numbers';
+      const cut = own.cut && bounds && own.cut({ start: start!, end: end! }, bounds.from, bounds.to);
+      const range = { of, selected: own.selected(selection), bounds, counts, ...(own.cut && { cut }) };
+      return range as CompactRange<string> | CompactRange<number>;
     },
     misses: (index, locale, facet, selection) =>
       rangeMisses(columnsOf(index, locale, facet), own.endsOf(selection), own.words),

@@ -48,6 +48,9 @@ export const steps: FacetKind<StepsConfig, TermFacetAnswer, StepsSettings> = {
     }
     return term === undefined ? undefined : { type: 'term', term };
   },
+  // which lists there are depends on what is chosen
+  frame: () => null,
+  compact: () => null,
   answer: (facet, { label, terms: column, shown }, selection, chosen, under): TermFacetAnswer => {
     const { options, more } = optionsByStep(facet, column!, shown!, under.tallied(column!), chosen[0]);
     const { key, kind, visible } = facet;

@@ -77,7 +77,7 @@ function steadyOrder({ order, sequence }: Showing, column: TermColumn, byLabel: 
 }
 
 /** What stays the same of some options from query to query. */
-interface Places {
+export interface Places {
   /** Their term numbers, in order. */
   terms: Uint32Array;
   /** By term: its place among them; -1 where it is not there. */
@@ -214,7 +214,7 @@ function placesFor(
 }
 
 /** The options of some terms, each under its nearest ancestor that is there too. */
-function placesOf(
+export function placesOf(
   column: TermColumn,
   order: readonly number[],
   labels: readonly string[],

@@ -8,6 +8,7 @@ import { nameOf } from '../name.js';
 import type { Warning } from '../warning.js';
 import { answerTerms, type TermFacetAnswer } from './answer.js';
 import { singleChanges, termChanges } from './changes.js';
+import { compactTerms, frameOfTerms } from './compact.js';
 import type { TermsConfig } from './config.js';
 import { findOptions } from './many-options.js';
 import { termMisses } from './misses.js';
@@ -60,6 +61,8 @@ export function termsKind<F extends Config, S extends object = object>(
     passing: (index, _locale, { field, match }, selection, chosen, arena) =>
       passingTerms(index, index.column(field), match, selection, chosen, arena),
     answer: (facet, plan, selection, chosen, under) => answerTerms(facet, facet, plan, selection, chosen, under),
+    frame: (facet, plan) => frameOfTerms(facet.field, facet, plan),
+    compact: (facet, plan, selection, chosen, under) => compactTerms(facet, plan, selection, chosen, under),
     find: (_facet, { terms, shown }, under, chosen, text) =>
       findOptions(terms!, shown!, under.tallied(terms!), chosen, text),
     misses: (index, _locale, { field }, selection) => termMisses(index.column(field), selection),
