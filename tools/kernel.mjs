@@ -1,4 +1,4 @@
-// Makes packages/core/src/kernel/bytes.ts: the engine's loops over sets of posts as a WebAssembly module, 128 bits at a
+// Makes packages/core/src/engine/kernel/bytes.ts: the engine's loops over sets of posts as a WebAssembly module, 128 bits at a
 // time. `node tools/kernel.mjs` writes the file; a test holds the two together. Written out in opcodes, since a dozen short
 // loops want no toolchain: tools/opcodes.mjs has what is used of them.
 import { writeFileSync } from 'node:fs';
@@ -391,6 +391,6 @@ export async function kernelSource() {
   return format(text, { ...(await resolveConfig(kernelFile)), filepath: kernelFile });
 }
 
-export const kernelFile = join(root, 'packages/core/src/kernel/bytes.ts');
+export const kernelFile = join(root, 'packages/core/src/engine/kernel/bytes.ts');
 
 if (process.argv[1] === import.meta.filename) writeFileSync(kernelFile, await kernelSource());

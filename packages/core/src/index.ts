@@ -13,9 +13,9 @@ export * from './fields/describe.js';
 export * from './fields/discover.js';
 export * from './fields/findings.js';
 export * from './fields/read-posts.js';
-export * from './index/build.js';
-export * from './index/post-index.js';
-export { type TermColumn } from './index/term-column.js';
+export * from './engine/index/build.js';
+export * from './engine/index/post-index.js';
+export { type TermColumn } from './engine/columns/term-column.js';
 export * from './dates/calendar.js';
 export { zoneDays } from './dates/zone.js';
 export { readInterval } from './dates/interval.js';
@@ -26,9 +26,9 @@ export * from './lens/label.js';
 export * from './lens/locale.js';
 export * from './lens/propose.js';
 export * from './lens/settings.js';
-export * from './lens/trial.js';
+export * from './trial/trial.js';
 export * from './lens/warnings.js';
-export * from './lens/effects.js';
+export * from './trial/effects.js';
 export * from './model/answer.js';
 export * from './model/notice.js';
 export * from './model/selection.js';
@@ -66,7 +66,7 @@ export * from './lens/query.js';
 export * from './lens/sort.js';
 export * from './model/texts.js';
 export * from './model/word-sets.js';
-export { finished, type Steps } from './index/steps.js';
+export { finished, type Steps } from './engine/base/steps.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/clean-text.js';
 export * from './text/fill.js';
@@ -80,6 +80,12 @@ export * from './why/preview.js';
 export { type FacetReason } from './why/judge.js';
 export { type Miss } from './kinds/miss.js';
 export * from './why/sieve.js';
-export { changeIndex, type Change } from './index/change.js';
-export { readingSnapshot, readSnapshot, snapshotVersion, writeSnapshot, writingSnapshot } from './snapshot/snapshot.js';
-export { DamagedSnapshot } from './snapshot/bytes.js';
+export { changeIndex, type Change } from './engine/change/change.js';
+export {
+  readingSnapshot,
+  readSnapshot,
+  snapshotVersion,
+  writeSnapshot,
+  writingSnapshot,
+} from './engine/snapshot/snapshot.js';
+export { DamagedSnapshot } from './engine/snapshot/bytes.js';

@@ -5,7 +5,7 @@ import { type Selection } from '../src/model/selection.js';
 import fc from 'fast-check';
 
 import { readLens, type Lens } from '../src/lens/lens.js';
-import { cleanSearch, readWanted } from '../src/search/wanted.js';
+import { cleanSearch, readWanted } from '../src/engine/words/wanted.js';
 import type { Collection, Field, Post, Term, Value } from '../src/model/post.js';
 import type { Query } from '../src/lens/query.js';
 import { byCodeUnits } from '../src/text/slug.js';

@@ -1,5 +1,5 @@
 import { readAddress } from '../src/address/read.js';
-import { buildIndex } from '../src/index/build.js';
+import { buildIndex } from '../src/engine/index/build.js';
 import type { Lens } from '../src/lens/lens.js';
 import type { Collection, Post, Term } from '../src/model/post.js';
 import type { Query } from '../src/lens/query.js';

@@ -17,7 +17,7 @@ import { defaultSort, type Lens } from '../src/lens/lens.js';
 import type { Collection, Post, Term, Value } from '../src/model/post.js';
 import { fieldWithRole } from '../src/model/post.js';
 import type { Query } from '../src/lens/query.js';
-import { readWanted } from '../src/search/wanted.js';
+import { readWanted } from '../src/engine/words/wanted.js';
 
 /*
  * The slow, obvious answer: sets and loops, written as the semantics read. Tests hold the engine to it.

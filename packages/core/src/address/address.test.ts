@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { asked, collection, field, lensOf } from '../../test/arbitrary.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 import { answer } from '../answer/answer.js';
 import { sortOf } from '../lens/sort.js';
 import { encodePart, splitAddress } from '../text/parameters.js';

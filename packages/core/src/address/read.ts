@@ -1,5 +1,5 @@
 import { zoneDays } from '../dates/zone.js';
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import type { Reading } from '../kinds/kind.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';

@@ -3,7 +3,7 @@ import { isTerms } from '../../test/facets.js';
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { actualAnswer, expectedAnswer } from '../../test/reference.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 import type { Option } from '../model/answer.js';
 
 import type { Collection } from '../model/post.js';

@@ -1,9 +1,9 @@
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import { mostWhole } from '../kinds/terms/many-options.js';
 import type { CompactItem, CompactValue } from '../model/compact.js';
 import { fieldWithRole } from '../model/post.js';
-import type { Marker } from '../search/marks.js';
-import { noTerm } from '../store/values.js';
+import type { Marker } from '../engine/words/marks.js';
+import { noTerm } from '../engine/store/values.js';
 import { itemsKept, marksIn, textOf, type ItemPlan } from './items.js';
 import { KeptItems } from './kept-items.js';
 

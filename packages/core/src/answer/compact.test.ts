@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { readAddress } from '../address/read.js';
-import { buildIndex } from '../index/build.js';
-import { pageSettings } from '../lens/trial.js';
+import { buildIndex } from '../engine/index/build.js';
+import { pageSettings } from '../trial/trial.js';
 import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
 import { packCounts, unpackCounts } from '../model/compact.js';

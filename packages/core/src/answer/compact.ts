@@ -1,4 +1,4 @@
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import { kindOf, type FacetAnswer } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';

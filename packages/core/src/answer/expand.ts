@@ -31,7 +31,7 @@ function expandItem([id, title, link, values, marks]: CompactItem, { terms, fiel
       own[key] = value.map((one) => (typeof one === 'number' ? termOf(terms[key]![one]!) : one));
     else if (value !== null) own[key] = value;
   });
-  const item: Item = { id, title: title === 0 ? String(values[titleAt]) : title, link, fields: own };
+  const item: Item = { id, title: title === 0 ? (values[titleAt] as string) : title, link, fields: own };
   return marks ? { ...item, marks } : item;
 }
 

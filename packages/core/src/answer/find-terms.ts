@@ -1,4 +1,4 @@
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import type { Option } from '../model/answer.js';
 import { kindOf } from '../kinds/kinds.js';
 import { selectionsOf, type Query } from '../lens/query.js';

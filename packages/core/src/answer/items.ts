@@ -1,12 +1,12 @@
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
 import { KeptItems } from './kept-items.js';
-import type { Marker } from '../search/marks.js';
-import { noTerm } from '../store/values.js';
+import type { Marker } from '../engine/words/marks.js';
+import { noTerm } from '../engine/store/values.js';
 import { plainText } from '../text/plain-text.js';
 import { own } from '../text/own.js';
 import { safeAddress } from '../text/safe-address.js';

@@ -1,11 +1,11 @@
-import { eachBit, hasBit } from '../index/bits.js';
-import type { PostSet } from '../index/post-set.js';
-import type { PostIndex } from '../index/post-index.js';
+import { eachBit, hasBit } from '../engine/base/bits.js';
+import type { PostSet } from '../engine/sets/post-set.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import type { SortOption } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
-import { byRelevance } from '../search/relevance.js';
-import type { Search } from '../search/search.js';
-import type { TextIndex } from '../search/text-index.js';
+import { byRelevance } from '../engine/words/relevance.js';
+import type { Search } from '../engine/words/search.js';
+import type { TextIndex } from '../engine/words/text-index.js';
 
 /** How posts are to be put in order. */
 export type Ordering =

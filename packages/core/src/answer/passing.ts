@@ -1,7 +1,7 @@
-import type { PostIndex } from '../index/post-index.js';
-import type { PostSet } from '../index/post-set.js';
-import { numbersOfSlugs } from '../index/term-column.js';
-import type { Arena } from '../kernel/arena.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import type { PostSet } from '../engine/sets/post-set.js';
+import { numbersOfSlugs } from '../engine/columns/term-column.js';
+import type { Arena } from '../engine/kernel/arena.js';
 import type { Locale } from '../kinds/kind.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import { slugsOf, type Selection } from '../model/selection.js';

@@ -1,9 +1,9 @@
-import type { PostIndex } from '../index/post-index.js';
-import type { Steps } from '../index/steps.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import type { Steps } from '../engine/base/steps.js';
 import { kindOf } from '../kinds/kinds.js';
 import { selectionsOf, type Query } from '../lens/query.js';
 import { sortOf } from '../lens/sort.js';
-import { ranking, stepsToRank } from '../search/relevance.js';
+import { ranking, stepsToRank } from '../engine/words/relevance.js';
 import { passQuery, planOf, withScratch } from './plan.js';
 
 /** Posts of words from which putting a search in order is done step by step. */

@@ -1,6 +1,6 @@
-import { andBits, clearBit, eachBit, fullBits, setBit, type Bits } from '../index/bits.js';
-import type { PostIndex } from '../index/post-index.js';
-import { postsUnder } from '../index/term-column.js';
+import { andBits, clearBit, eachBit, fullBits, setBit, type Bits } from '../engine/base/bits.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import { postsUnder } from '../engine/columns/term-column.js';
 import type { Lens } from '../lens/lens.js';
 
 /**

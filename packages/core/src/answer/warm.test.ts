@@ -1,7 +1,7 @@
 import { type SearchFacet } from '../../test/facets.js';
 import { textIndexOf } from '../kinds/search/finding.js';
 import { field, lensOf } from '../../test/arbitrary.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 
 import type { Collection } from '../model/post.js';
 

@@ -1,8 +1,8 @@
-import { Counted } from '../index/counting.js';
-import type { PostIndex } from '../index/post-index.js';
-import { walkedColumns } from '../index/sorted-column.js';
-import { finished, type Steps } from '../index/steps.js';
-import { postsUnder } from '../index/term-column.js';
+import { Counted } from '../engine/index/counting.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import { walkedColumns } from '../engine/columns/sorted-column.js';
+import { finished, type Steps } from '../engine/base/steps.js';
+import { postsUnder } from '../engine/columns/term-column.js';
 import { kindOf } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
 import { commonCounts, planOf, puttingInRows, withScratch } from './plan.js';

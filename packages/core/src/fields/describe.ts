@@ -1,4 +1,4 @@
-import { momentOf } from '../index/order.js';
+import { momentOf } from '../engine/store/order.js';
 import type { Collection, Field, Post, Term, Value } from '../model/post.js';
 import { own } from '../text/own.js';
 

@@ -1,23 +1,23 @@
 import type { FieldDescription } from '../fields/describe.js';
-import type { Counted, KeptCounts } from '../index/counting.js';
-import type { PostIndex } from '../index/post-index.js';
-import type { PostSet } from '../index/post-set.js';
-import type { SortedColumn } from '../index/sorted-column.js';
-import type { Steps } from '../index/steps.js';
-import type { TermColumn } from '../index/term-column.js';
-import type { Arena } from '../kernel/arena.js';
+import type { Counted, KeptCounts } from '../engine/index/counting.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import type { PostSet } from '../engine/sets/post-set.js';
+import type { SortedColumn } from '../engine/columns/sorted-column.js';
+import type { Steps } from '../engine/base/steps.js';
+import type { TermColumn } from '../engine/columns/term-column.js';
+import type { Arena } from '../engine/kernel/arena.js';
 import type { CompactCounts, CompactRange, FacetFrame } from '../model/compact.js';
 import type { Notice } from '../model/notice.js';
 import type { Field } from '../model/post.js';
 import type { Selection } from '../model/selection.js';
-import type { Search } from '../search/search.js';
-import type { TextIndex } from '../search/text-index.js';
+import type { Search } from '../engine/words/search.js';
+import type { TextIndex } from '../engine/words/text-index.js';
 import type { Shape, ShapeProblem } from '../shape/shape.js';
 import type { Tell } from './change.js';
 import type { CommonConfig } from './common.js';
 import type { Misses } from './miss.js';
 import type { SettingChange } from './setting-change.js';
-import type { Drawn, ShownTerms } from './terms/options.js';
+import type { Drawn, ShownTerms } from './terms/shown.js';
 import type { Warning } from './warning.js';
 
 /** What a kind may know of the lens around its facet. */

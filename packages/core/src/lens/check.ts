@@ -2,7 +2,7 @@ import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Lens } from './lens.js';
 import { isLanguage, isZone } from './locale.js';
 import type { Field } from '../model/post.js';
-import { textsKept } from '../index/post-index.js';
+import { textsKept } from '../engine/index/post-index.js';
 import { isInherited } from '../text/own.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 

@@ -3,13 +3,13 @@ import { field, lensOf } from '../../test/arbitrary.js';
 import { describeFields, type FieldDescription } from '../fields/describe.js';
 import { discoverFields } from '../fields/discover.js';
 import { readPosts } from '../fields/read-posts.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 import { lensSchema, readLens } from './lens.js';
 import { plainField } from '../model/post.js';
 import { humanise } from '../text/slug.js';
 import { cardParts } from './card.js';
 import { checkLens } from './check.js';
-import { matchEffects } from './effects.js';
+import { matchEffects } from '../trial/effects.js';
 import { isLanguage, withKnownLocale } from './locale.js';
 import { proposeLens } from './propose.js';
 

@@ -4,7 +4,7 @@ import { type Selection } from '../model/selection.js';
 import fc from 'fast-check';
 import { asked } from '../../test/arbitrary.js';
 import { expectedAnswer, has, letterOf, lettersOf, termsOf } from '../../test/reference.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 
 import type { Query } from '../lens/query.js';
 import { deadEnds } from './dead-ends.js';

@@ -1,10 +1,10 @@
-import { Counted } from '../index/counting.js';
+import { Counted } from '../engine/index/counting.js';
 import { planOf, withScratch } from '../answer/plan.js';
-import type { PostIndex } from '../index/post-index.js';
-import { postsUnder, type TermColumn } from '../index/term-column.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import { postsUnder, type TermColumn } from '../engine/columns/term-column.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
-import { firstOf } from '../index/first-of.js';
+import { firstOf } from '../engine/base/first-of.js';
 
 /** A choice a visitor can make first: a term of a facet that has posts. */
 export interface Choice {

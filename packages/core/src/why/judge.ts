@@ -1,6 +1,6 @@
 import { passing } from '../answer/passing.js';
-import type { PostIndex } from '../index/post-index.js';
-import type { PostSet } from '../index/post-set.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+import type { PostSet } from '../engine/sets/post-set.js';
 import type { Locale } from '../kinds/kind.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Miss, Misses } from '../kinds/miss.js';

@@ -1,7 +1,7 @@
 import { planOf } from '../answer/plan.js';
-import { hasBit } from '../index/bits.js';
-import { firstOf } from '../index/first-of.js';
-import type { PostIndex } from '../index/post-index.js';
+import { hasBit } from '../engine/base/bits.js';
+import { firstOf } from '../engine/base/first-of.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import type { Query } from '../lens/query.js';
 import { judgeOf, reasonOf, type FacetReason } from './judge.js';
 

@@ -2,7 +2,7 @@ import { isSearch, isTerms } from '../../test/facets.js';
 import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { expectedAnswer } from '../../test/reference.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 
 import type { Query } from '../lens/query.js';
 import { preview } from './preview.js';

@@ -1,6 +1,6 @@
 import { countMatched } from '../answer/answer.js';
 import { planOf } from '../answer/plan.js';
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { SettingChange } from '../kinds/setting-change.js';
 import type { Lens } from '../lens/lens.js';

@@ -1,5 +1,5 @@
 import { planOf, passQuery } from '../answer/plan.js';
-import type { PostIndex } from '../index/post-index.js';
+import type { PostIndex } from '../engine/index/post-index.js';
 import { selectionsOf, type Query } from '../lens/query.js';
 
 /** What one facet takes away. */

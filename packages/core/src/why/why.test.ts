@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { expectedAnswer, passes } from '../../test/reference.js';
 import { answer } from '../answer/answer.js';
-import { buildIndex } from '../index/build.js';
+import { buildIndex } from '../engine/index/build.js';
 import type { Query } from '../lens/query.js';
 import { explain } from './explain.js';
 import { nearest } from './nearest.js';

@@ -1,4 +1,4 @@
-import { PostSet } from '../../index/post-set.js';
+import { PostSet } from '../../engine/sets/post-set.js';
 import type { AnswerHead } from '../../model/answer.js';
 import { object, type TypeOf } from '../../shape/shape.js';
 import { byCodeUnits } from '../../text/slug.js';

@@ -1,6 +1,6 @@
-import type { PostIndex } from '../../index/post-index.js';
-import { inParts, type Steps } from '../../index/steps.js';
-import { columnByNumbers, type TermColumn } from '../../index/term-column.js';
+import type { PostIndex } from '../../engine/index/post-index.js';
+import { inParts, type Steps } from '../../engine/base/steps.js';
+import { columnByNumbers, type TermColumn } from '../../engine/columns/term-column.js';
 import { articlesOf, letterLabel, letterOf, rowOf } from './alphabet.js';
 
 /** What decides under which letter a post stands, and in which order letters do. */

@@ -3,7 +3,7 @@ import { field, lensOf } from '../../../test/arbitrary.js';
 import { readAddress } from '../../address/read.js';
 import { writeAddress } from '../../address/write.js';
 import { answer } from '../../answer/answer.js';
-import { buildIndex } from '../../index/build.js';
+import { buildIndex } from '../../engine/index/build.js';
 import { checkLens } from '../../lens/check.js';
 import { lensSchema, readLens } from '../../lens/lens.js';
 import type { TermFacetAnswer } from '../terms/answer.js';

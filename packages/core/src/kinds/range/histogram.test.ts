@@ -1,7 +1,7 @@
 import { field, lensOf } from '../../../test/arbitrary.js';
 import { readAddress } from '../../address/read.js';
 import { dayNumber, dayText } from '../../dates/calendar.js';
-import { buildIndex } from '../../index/build.js';
+import { buildIndex } from '../../engine/index/build.js';
 import { answer } from '../../answer/answer.js';
 
 test('a month out of a century is cut into its days', () => {

@@ -1,7 +1,7 @@
-import { PostSet } from '../../index/post-set.js';
-import { lowerBound } from '../../index/bounds.js';
-import type { SortedColumn } from '../../index/sorted-column.js';
-import type { Counted } from '../../index/counting.js';
+import { PostSet } from '../../engine/sets/post-set.js';
+import { lowerBound } from '../../engine/base/bounds.js';
+import type { SortedColumn } from '../../engine/columns/sorted-column.js';
+import type { Counted } from '../../engine/index/counting.js';
 import { edgesBetween, type Edges, type Steps } from './steps.js';
 
 /** The two ends of a range facet over all posts; the same column twice where it is no span. */

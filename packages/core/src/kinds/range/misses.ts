@@ -1,4 +1,4 @@
-import { valueOfPost } from '../../index/sorted-column.js';
+import { valueOfPost } from '../../engine/columns/sorted-column.js';
 import type { Misses } from '../miss.js';
 import type { RangeColumns } from './histogram.js';
 

@@ -1,8 +1,8 @@
 import type { FieldDescription } from '../../fields/describe.js';
-import type { Counted } from '../../index/counting.js';
-import type { PostIndex } from '../../index/post-index.js';
-import { PostSet } from '../../index/post-set.js';
-import { postsWithin, type SortedColumn } from '../../index/sorted-column.js';
+import type { Counted } from '../../engine/index/counting.js';
+import type { PostIndex } from '../../engine/index/post-index.js';
+import { PostSet } from '../../engine/sets/post-set.js';
+import { postsWithin, type SortedColumn } from '../../engine/columns/sorted-column.js';
 import type { AnswerHead, Bucket } from '../../model/answer.js';
 import { packCounts, type CompactRange, type NumberCut } from '../../model/compact.js';
 import type { FieldType } from '../../model/post.js';

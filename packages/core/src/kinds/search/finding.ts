@@ -1,10 +1,10 @@
-import type { PostIndex, WeighedField } from '../../index/post-index.js';
-import type { Steps } from '../../index/steps.js';
-import type { Arena } from '../../kernel/arena.js';
+import type { PostIndex, WeighedField } from '../../engine/index/post-index.js';
+import type { Steps } from '../../engine/base/steps.js';
+import type { Arena } from '../../engine/kernel/arena.js';
 import { fieldWithRole } from '../../model/post.js';
-import { search, searching, type Search } from '../../search/search.js';
-import type { TextIndex } from '../../search/text-index.js';
-import { sortingByEnd } from '../../search/words-by-end.js';
+import { search, searching, type Search } from '../../engine/words/search.js';
+import type { TextIndex } from '../../engine/words/text-index.js';
+import { sortingByEnd } from '../../engine/words/words-by-end.js';
 
 /** What of a search's config decides what it finds. */
 export interface Searched {

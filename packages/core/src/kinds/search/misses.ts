@@ -1,9 +1,9 @@
 import { searchOf, textIndexOf, type Searched } from './finding.js';
-import type { PostIndex } from '../../index/post-index.js';
-import { editDistance } from '../../search/respell.js';
-import type { Met } from '../../search/search.js';
-import { fieldEnd } from '../../search/text-index.js';
-import { holds } from '../../search/word-run.js';
+import type { PostIndex } from '../../engine/index/post-index.js';
+import { editDistance } from '../../engine/words/respell.js';
+import type { Met } from '../../engine/words/search.js';
+import { fieldEnd } from '../../engine/words/text-index.js';
+import { holds } from '../../engine/words/word-run.js';
 
 import { listed, type Miss, type Misses } from '../miss.js';
 

@@ -1,8 +1,8 @@
-import { PostSet } from '../../index/post-set.js';
+import { PostSet } from '../../engine/sets/post-set.js';
 import type { AnswerHead } from '../../model/answer.js';
 import type { Notice } from '../../model/notice.js';
 import type { Selection } from '../../model/selection.js';
-import { cleanSearch, maxWords, readWords } from '../../search/wanted.js';
+import { cleanSearch, maxWords, readWords } from '../../engine/words/wanted.js';
 import { choice, list, object, table, whole, withDefault, type TypeOf } from '../../shape/shape.js';
 import { wellFormed } from '../../text/clean-text.js';
 import { encodePart } from '../../text/parameters.js';

@@ -1,8 +1,8 @@
-import type { Counts } from '../../index/counts.js';
-import type { TermColumn } from '../../index/term-column.js';
+import type { Counts } from '../../engine/columns/counts.js';
+import type { TermColumn } from '../../engine/columns/term-column.js';
 import type { Option } from '../../model/answer.js';
 import type { Showing } from '../terms/config.js';
-import type { Drawn, ShownTerms } from '../terms/options.js';
+import type { Drawn, ShownTerms } from '../terms/shown.js';
 import { byCount } from '../terms/term-order.js';
 
 /** Terms up to which a list holds all; of more, those that come first, and the one that is chosen. */

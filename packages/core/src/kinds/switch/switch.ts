@@ -1,4 +1,4 @@
-import { postsUnder, type TermColumn } from '../../index/term-column.js';
+import { postsUnder, type TermColumn } from '../../engine/columns/term-column.js';
 import type { AnswerHead, Option } from '../../model/answer.js';
 import type { Selection } from '../../model/selection.js';
 import { choice, flag, object, withDefault, type TypeOf } from '../../shape/shape.js';

@@ -1,4 +1,4 @@
-import type { Counted } from '../../index/counting.js';
+import type { Counted } from '../../engine/index/counting.js';
 import type { AnswerHead, Option } from '../../model/answer.js';
 import { slugsOf, type Selection } from '../../model/selection.js';
 import type { CommonConfig } from '../common.js';

@@ -1,10 +1,11 @@
-import type { Counted } from '../../index/counting.js';
-import type { TermColumn } from '../../index/term-column.js';
+import type { Counted } from '../../engine/index/counting.js';
+import type { TermColumn } from '../../engine/columns/term-column.js';
 import { packCounts, type CompactCounts, type FacetFrame } from '../../model/compact.js';
 import { slugsOf, type Selection } from '../../model/selection.js';
 import type { FacetPlan } from '../kind.js';
 import type { Showing } from './config.js';
-import { placesOf, type Places, type ShownTerms } from './options.js';
+import { placesOf } from './options.js';
+import type { Places, ShownTerms } from './shown.js';
 import { sortTree } from './term-order.js';
 
 /**

@@ -2,7 +2,7 @@ import { type TermFacetAnswer } from './answer.js';
 import fc from 'fast-check';
 import { readAddress } from '../../address/read.js';
 import { field, lensOf } from '../../../test/arbitrary.js';
-import { buildIndex } from '../../index/build.js';
+import { buildIndex } from '../../engine/index/build.js';
 
 import type { Post, Term } from '../../model/post.js';
 import { answer } from '../../answer/answer.js';

@@ -1,10 +1,10 @@
-import type { Counts } from '../../index/counts.js';
-import { termsAbove, type TermColumn } from '../../index/term-column.js';
+import type { Counts } from '../../engine/columns/counts.js';
+import { termsAbove, type TermColumn } from '../../engine/columns/term-column.js';
 import type { Option } from '../../model/answer.js';
 import type { Showing } from './config.js';
 import { fold } from '../../text/slug.js';
 import { byCount, sortTree } from './term-order.js';
-import type { Drawn, ShownTerms } from './options.js';
+import type { Drawn, ShownTerms } from './shown.js';
 
 /** Shown terms up to which an answer holds all. */
 export const mostWhole = 2000;

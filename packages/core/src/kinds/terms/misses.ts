@@ -1,4 +1,4 @@
-import { termsOfPost, type TermColumn } from '../../index/term-column.js';
+import { termsOfPost, type TermColumn } from '../../engine/columns/term-column.js';
 import { slugsOf, type Selection } from '../../model/selection.js';
 
 import { listed, type Miss, type Misses } from '../miss.js';

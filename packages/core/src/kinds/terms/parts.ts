@@ -1,7 +1,7 @@
-import type { PostIndex } from '../../index/post-index.js';
-import { PostSet } from '../../index/post-set.js';
-import { postsUnder, type TermColumn } from '../../index/term-column.js';
-import type { Arena } from '../../kernel/arena.js';
+import type { PostIndex } from '../../engine/index/post-index.js';
+import { PostSet } from '../../engine/sets/post-set.js';
+import { postsUnder, type TermColumn } from '../../engine/columns/term-column.js';
+import type { Arena } from '../../engine/kernel/arena.js';
 import type { Selection } from '../../model/selection.js';
 import type { Columns, FacetPlan, Offered } from '../kind.js';
 import type { Vocabulary } from './read.js';

@@ -1,7 +1,7 @@
 import { type TermFacet } from '../../../test/facets.js';
 import { field, lensOf } from '../../../test/arbitrary.js';
 import { readAddress } from '../../address/read.js';
-import { buildIndex } from '../../index/build.js';
+import { buildIndex } from '../../engine/index/build.js';
 
 import { answer } from '../../answer/answer.js';
 import { arrangeTerms } from './term-order.js';

@@ -1,6 +1,6 @@
-import { sorting } from '../../index/sorting.js';
-import { finished, inParts, type Steps } from '../../index/steps.js';
-import type { TermColumn } from '../../index/term-column.js';
+import { sorting } from '../../engine/base/sorting.js';
+import { finished, inParts, type Steps } from '../../engine/base/steps.js';
+import type { TermColumn } from '../../engine/columns/term-column.js';
 import type { Showing } from './config.js';
 import { byCodeUnits, fold } from '../../text/slug.js';
 

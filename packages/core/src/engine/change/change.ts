@@ -1,0 +1,188 @@
+import { fieldWithRole, type Field, type Post, type Term } from '../../model/post.js';
+import { mergeTexts } from '../words/merge-texts.js';
+import { buildTextIndex } from '../words/text-index.js';
+import { packValues } from '../store/pack-values.js';
+import { inOrder, newNumbers, picksOf, type InOrder, type NewNumbers, type Picks } from '../store/picks.js';
+import { packPosts } from '../store/post-packer.js';
+import { newestFirst, postWithId, type PostStore } from '../store/post-store.js';
+import { termListOf, type TermList } from '../store/term-list.js';
+import { compareTexts, pickTexts, textAt } from '../store/texts.js';
+import { pickValues, renumberTerms, type Values } from '../store/values.js';
+import { changeTermColumn, movesOf } from './change-term-column.js';
+import { keysOf, mergeOrder } from '../store/merge-order.js';
+import { PostIndex, type KeptText } from '../index/post-index.js';
+import { own } from '../../text/own.js';
+
+/** What changed of a source. */
+export interface Change {
+  /** Posts that are new, or new in something. */
+  upsert: readonly Post[];
+  /** Ids of posts that are gone. */
+  remove: readonly string[];
+  /** As they are after the change. Left out: as before. */
+  taxonomies?: Record<string, readonly Term[]>;
+  /** As they are after the change. Left out: as before. A field that is new has no value in posts that did not change. */
+  fields?: readonly Field[];
+}
+
+/**
+ * Makes the index after a change out of the one before: the same as building it from nothing, in less time. What did
+ * not change is copied column by column, the columns of terms that were made are taken over, and only texts that are new
+ * are cut into words. The old index stays as it is.
+ */
+export function changeIndex(old: PostIndex, change: Change): PostIndex {
+  const fields = change.fields ?? old.fields;
+  const taxonomies = change.taxonomies ?? old.taxonomies;
+  const lists = new Map(fields.map((field) => [field.key, termListOf(field, own(taxonomies, field.key))]));
+  const termsOf = (key: string) => lists.get(key) ?? null;
+  // the last of several under one id counts, as if they had come one after the other
+  const upsert = [...new Map(change.upsert.map((post) => [post.id, post])).values()];
+  const added = packPosts(fields, termsOf, upsert);
+  const kept = keptPosts(old, added, change.remove);
+  const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
+
+  const published = fieldWithRole(fields, 'published');
+  const picks =
+    inOldOrder(old, added, kept, published) ??
+    inNewOrder(old, added, kept, published && { field: published, before, terms: termsOf(published.key) });
+  const numbers = newNumbers(old.size, added.size, picks);
+  const valuesOf = (key: string) =>
+    pickValues(before.get(key)!, added.values.get(key)!, picks, termsOf(key)?.terms.length ?? 0);
+  const store: PostStore = {
+    size: picks.rows.length,
+    ids: pickTexts(old.store.ids, added.ids, picks),
+    byId: mergeIds(old, added, numbers),
+    values: new Map(fields.map((field) => [field.key, valuesOf(field.key)])),
+  };
+  const bare = new PostIndex(fields, taxonomies, store);
+  const ordered = inOrder(picks);
+  const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, ordered)) : [];
+  const now = new PostIndex(fields, taxonomies, store, texts, old.arenaFrom);
+  const moves = movesOf(ordered, numbers);
+  for (const [key, column] of moves ? old.columns : []) {
+    const terms = now.termList(key);
+    if (!terms || !sameTerms(old, now, key)) continue;
+    const pick = (some: Picks) => pickValues(before.get(key)!, added.values.get(key)!, some, terms.terms.length);
+    now.keepColumn(key, changeTermColumn(column, terms, store.values.get(key)!, pick, moves!, now.arena));
+  }
+  return now;
+}
+
+/** Whether a field has the terms it had, one under the other as they were. */
+function sameTerms(old: PostIndex, now: PostIndex, key: string): boolean {
+  const [before, after] = [old.termList(key), now.termList(key)];
+  if (!before || !after || old.field(key)?.type !== now.field(key)?.type) return false;
+  return sameSlugs(before.terms, after.terms) && before.parents.every((parent, t) => parent === after.parents[t]);
+}
+
+/** Numbers of the old posts that stay, ascending: those that are not removed, nor come anew. */
+function keptPosts(old: PostIndex, added: PostStore, gone: readonly string[]): Uint32Array {
+  const removed = new Uint8Array(old.size);
+  const take = (post: number | undefined) => {
+    if (post !== undefined) removed[post] = 1;
+  };
+  for (const id of gone) take(old.numberOf(id));
+  for (let post = 0; post < added.size; post++) take(postWithId(old.store, added.ids, post));
+  const kept = new Uint32Array(old.size);
+  let count = 0;
+  for (let p = 0; p < old.size; p++) if (!removed[p]) kept[count++] = p;
+  return kept.subarray(0, count);
+}
+
+/** Puts the added posts between the old ones, as those stand; null where they may stand otherwise now. */
+function inOldOrder(old: PostIndex, added: PostStore, kept: Uint32Array, published: Field | undefined): Picks | null {
+  const before = fieldWithRole(old.fields, 'published');
+  if (before?.key !== published?.key || before?.type !== published?.type) return null;
+  const [oldValues, addedValues] = [old.valuesOf(published?.key ?? ''), added.values.get(published?.key ?? '')];
+  const [oldKeys, addedKeys] = [keysOf(published, oldValues ?? undefined), keysOf(published, addedValues)];
+  if (!oldKeys || !addedKeys) return null;
+  return mergeOrder(
+    { count: kept.length, keyAt: (i) => oldKeys(kept[i]!), idAt: (i) => old.idOf(kept[i]!) },
+    { count: added.size, keyAt: addedKeys, idAt: (post) => textAt(added.ids, post) },
+    kept,
+  );
+}
+
+/** Puts all posts in order anew. */
+function inNewOrder(
+  old: PostIndex,
+  added: PostStore,
+  kept: Uint32Array,
+  published: { field: Field; before: ReadonlyMap<string, Values>; terms: TermList | null } | undefined,
+): Picks {
+  const rows = new Int32Array(kept.length + added.size);
+  rows.set(kept);
+  for (let post = 0; post < added.size; post++) rows[kept.length + post] = ~post;
+  const loose = picksOf(rows);
+  const byId = mergeIds(old, added, newNumbers(old.size, added.size, loose));
+  if (!published) return picksOf(rows.map((_, p) => rows[byId[p]!]!));
+  const { field, before, terms } = published;
+  const { key } = field;
+  const values = pickValues(before.get(key)!, added.values.get(key)!, loose, terms?.terms.length ?? 0);
+  const order = newestFirst(field, values, terms, byId);
+  return picksOf(rows.map((_, p) => rows[order[p]!]!));
+}
+
+/** Old values of a field, in the terms of the new index; none where the field is new or of another type. */
+function valuesBefore(old: PostIndex, field: Field, termsOf: (key: string) => ReturnType<typeof termListOf>): Values {
+  const values = old.field(field.key)?.type === field.type ? old.valuesOf(field.key) : null;
+  if (!values) {
+    const nobody: Post = { id: '', values: {} };
+    return packValues(field, new Array<Post>(old.size).fill(nobody), termsOf(field.key));
+  }
+  const [from, to] = [old.termList(field.key), termsOf(field.key)];
+  if (!from || !to || sameSlugs(from.terms, to.terms)) return values;
+  const numbers = Int32Array.from(from.terms, (term) => to.numbers.get(term.slug) ?? -1);
+  return renumberTerms(values, numbers, to.terms.length);
+}
+
+function sameSlugs(a: readonly Term[], b: readonly Term[]): boolean {
+  return a.length === b.length && a.every((term, i) => term.slug === b[i]!.slug);
+}
+
+/**
+ * The new numbers of all posts, ascending by id. Old and added come sorted already: the few are put among the many,
+ * each by halving, so that few ids need be read.
+ */
+function mergeIds(old: PostIndex, added: PostStore, { ofOld, ofAdded }: NewNumbers): Uint32Array {
+  const many = new Uint32Array(old.size);
+  let count = 0;
+  const { byId } = old.store;
+  for (let i = 0; i < byId.length; i++) if (ofOld[byId[i]!]! >= 0) many[count++] = byId[i]!;
+  const merged = new Uint32Array(count + added.size);
+  let [at, from] = [0, 0];
+  for (const post of added.byId) {
+    let [low, high] = [from, count];
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (compareTexts(old.store.ids, many[middle]!, added.ids, post) < 0) low = middle + 1;
+      else high = middle;
+    }
+    while (from < low) merged[at++] = ofOld[many[from++]!]!;
+    merged[at++] = ofAdded[post]!;
+  }
+  while (from < count) merged[at++] = ofOld[many[from++]!]!;
+  return merged;
+}
+
+/** Whether terms read the same, so that the words of posts that carry them stand. */
+function sameLabels(old: PostIndex, now: PostIndex): boolean {
+  return old.texts.every(({ fields }) =>
+    fields.every(({ key }) => {
+      const [before, after] = [old.termList(key)?.terms ?? [], now.termList(key)?.terms ?? []];
+      const labels = new Map(after.map((term) => [term.slug, term.label]));
+      return (
+        old.field(key)?.type === now.field(key)?.type && before.every((term) => labels.get(term.slug) === term.label)
+      );
+    }),
+  );
+}
+
+/** Cuts the words of added posts and takes over those of all others. */
+function changeText({ fields, text: old }: KeptText, now: PostIndex, { picks, addedAt }: InOrder): KeptText {
+  const added = buildTextIndex(
+    addedAt.length,
+    fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) })),
+  );
+  return { fields, text: mergeTexts(old, added, picks) };
+}

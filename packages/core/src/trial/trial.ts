@@ -1,0 +1,63 @@
+import { type Answer } from '../lens/answer.js';
+import { type Notice } from '../model/notice.js';
+import { parameterNames, readAddress, type AddressReading } from '../address/read.js';
+import { answer } from '../answer/answer.js';
+import { zoneDays } from '../dates/zone.js';
+import type { PostIndex } from '../engine/index/post-index.js';
+
+import type { Lens } from '../lens/lens.js';
+import type { Query } from '../lens/query.js';
+import { matchEffects, type MatchEffect } from './effects.js';
+import { settingsOf, type Settings } from '../lens/settings.js';
+
+/** All the Bench shows of a lens at an address. */
+export interface Trial {
+  settings: Settings;
+  answer: Answer;
+  effects: Record<string, MatchEffect>;
+}
+
+/**
+ * Answers an address as visitors would have it answered at a moment.
+ * @param address  a query string
+ * @param now      milliseconds; what is shuffled is shuffled anew each day of the lens's zone
+ */
+export function answerAddress(index: PostIndex, lens: Lens, address: string, now: number): Answer {
+  const { query, notices } = readQuestion(index, lens, address, now);
+  return answer(index, query, notices);
+}
+
+/** An address read for an answer at a moment: `readying` and `answer` are to be given this very query. */
+export function readQuestion(index: PostIndex, lens: Lens, address: string, now: number): AddressReading {
+  const reading = readAddress(address, lens, index, now);
+  return { ...reading, query: { ...reading.query, seed: String(zoneDays(lens.zone).dayAt(now)) } };
+}
+
+/**
+ * What a page needs to draw a lens over an index.
+ * @param source  slug of the source
+ */
+export function pageSettings(index: PostIndex, lens: Lens, source: string): Settings {
+  return settingsOf(lens, index.fields, parameterNames(lens).keys(), source);
+}
+
+/** Tries a lens out, wherever the index is: on the server or in a worker of the Bench. */
+export function tryLens(index: PostIndex, lens: Lens, source: string, address: string, now: number): Trial {
+  const { query, notices } = readQuestion(index, lens, address, now);
+  return tryQuestion(index, lens, source, query, notices);
+}
+
+/** The same of an address that is read already. */
+export function tryQuestion(
+  index: PostIndex,
+  lens: Lens,
+  source: string,
+  query: Query,
+  notices: readonly Notice[],
+): Trial {
+  return {
+    settings: pageSettings(index, lens, source),
+    answer: answer(index, query, notices),
+    effects: matchEffects(index, query),
+  };
+}

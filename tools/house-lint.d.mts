@@ -1,0 +1,4 @@
+import type { ESLint } from 'eslint';
+
+declare const house: ESLint.Plugin;
+export default house;
