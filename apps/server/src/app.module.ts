@@ -1,15 +1,12 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { databaseOptions } from './database/database.js';
-import { doorsToken, type Doors } from './doors/doors.js';
-import { AboutController } from './health/about.controller.js';
-import { HealthController } from './health/health.controller.js';
-import { HostedController } from './hosted/hosted.controller.js';
-import { SharedModule } from './shared/shared.module.js';
-import { LensesModule } from './lenses/lenses.module.js';
-import { PagesController } from './site/pages.controller.js';
-import { SourcesModule } from './sources/sources.module.js';
+import { DeliveryModule } from './delivery/delivery.module.js';
+import type { Doors } from './doors/doors.js';
+import { DoorsModule } from './doors/doors.module.js';
+import { StudioModule } from './studio/studio.module.js';
 
+/** The server's two sides. */
 @Module({})
 export class AppModule {
   static with(databaseUrl: string, doors: Doors): DynamicModule {
@@ -17,12 +14,10 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...databaseOptions(databaseUrl), retryAttempts: 5, retryDelay: 500 }),
-        SharedModule,
-        SourcesModule,
-        LensesModule,
+        DoorsModule.with(doors),
+        DeliveryModule,
+        StudioModule,
       ],
-      controllers: [HealthController, AboutController, PagesController, HostedController],
-      providers: [{ provide: doorsToken, useValue: doors }],
     };
   }
 }

@@ -9,9 +9,11 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { existsSync } from 'node:fs';
 import { AppModule } from './app.module.js';
+import { DeliveryModule } from './delivery/delivery.module.js';
 import { takeJsonBodies } from './doors/bodies.js';
 import { readDoors, type Doors } from './doors/doors.js';
 import { guardDoors } from './doors/guard.js';
+import { pathsOf } from './doors/public-paths.js';
 import { studioPolicy } from './doors/policies.js';
 import { endSlowSenders } from './doors/slow-senders.js';
 import { bodyPipe } from './problem/body.pipe.js';
@@ -51,7 +53,7 @@ export async function createApp({
   });
   const server = app.getHttpAdapter().getInstance();
   takeJsonBodies(server);
-  guardDoors(server, doors);
+  guardDoors(server, doors, [...pathsOf(DeliveryModule), /^\/api\/v1\/openapi\.json$/]);
   endSlowSenders(server);
   await app.register(helmet, { strictTransportSecurity: false, contentSecurityPolicy: false });
   // pages that may do less, or something else, say so in its place

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { createApp } from './app.js';
-import { loadDemo } from './demo/load-demo.js';
+import { loadDemo } from './studio/demo/load-demo.js';
 import { isLoopback, nameOfHost, readDoors, type Doors } from './doors/doors.js';
 
 const { PORT = '4800', HOST = '127.0.0.1', DATABASE_URL, IVY_DEMO, IVY_DEMO_SITE } = process.env;

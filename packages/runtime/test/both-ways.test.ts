@@ -11,7 +11,7 @@ import {
 } from '@ivy/core';
 import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { html, render } from 'lit';
-import { drawPlain, hrefOn } from '../../../apps/server/src/hosted/plain-page.js';
+import { drawPlain, hrefOn } from '../../../apps/server/src/delivery/hosted/plain-page.js';
 import { drawChips } from '../src/draw/chips.js';
 import { drawCount, drawSort } from '../src/draw/count-and-sort.js';
 import { drawFacets } from '../src/draw/facets.js';

@@ -165,3 +165,27 @@ test('names of this server are told with their ports', () => {
   expect(isOwnHost('localhost', 4800, doors)).toBe(false);
   expect(() => readDoors({ PUBLIC_URL: 'ivy.example.org' })).toThrow(/PUBLIC_URL/);
 });
+
+test('what visitors get is open to every site, by whatever route, and what is for those who work on lenses is not', async () => {
+  const from = { origin: elsewhere };
+  const lens = '/api/v1/lenses/notes';
+  for (const path of [
+    `${lens}/results`,
+    `${lens}/listing`,
+    `${lens}/listing/anything?q=tern`,
+    '/l/notes',
+    '/embed/ivy-lens.css',
+    '/preview-font.woff2',
+    '/api/v1/health',
+    '/api/v1/openapi.json',
+  ])
+    expect([path, (await server.ask('GET', path, undefined, from)).status]).toEqual([path, 200]);
+  for (const path of [
+    `${lens}/draft/results`,
+    `${lens}/draft/terms/q?find=a`,
+    '/l/notes/draft',
+    '/preview/notes',
+    lens,
+  ])
+    expect([path, (await server.ask('GET', path, undefined, from)).status]).toEqual([path, 403]);
+});

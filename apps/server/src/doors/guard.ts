@@ -3,29 +3,22 @@ import { writeProblem } from '../problem/problem.filter.js';
 import { Problem } from '../problem/problem.js';
 import { isLoopback, isOwnHost, type Doors } from './doors.js';
 
-/** What anyone may ask for from anywhere: what visitors of sites get, and what tells about the server. */
-const publicPaths = [
-  /^\/api\/v1\/lenses\/[^/]+\/(results|listing|terms\/[^/]+)$/,
-  /^\/api\/v1\/(health|openapi\.json)$/,
-  /^\/l\/[^/]+$/,
-  /^\/embed\/[^/]+$/,
-];
-
 /**
  * Guards all that is not public, until people have accounts: a request must come to a name that is this server's own, from
  * a page of its own or from no browser at all. So no page of another site can read or write through the browser of whoever
  * runs the studio, whatever name it gives this machine.
+ * @param publicPaths  what anyone may ask for from anywhere
  */
-export function guardDoors(server: FastifyInstance, doors: Doors): void {
+export function guardDoors(server: FastifyInstance, doors: Doors, publicPaths: readonly RegExp[]): void {
   const isShut = !isLoopback(doors.host) && !doors.isOpen;
   server.addHook('onRequest', (request, reply, done) => {
-    const problem = isPublic(request) ? null : refusal(request, doors, isShut);
+    const problem = isPublic(request, publicPaths) ? null : refusal(request, doors, isShut);
     if (problem) writeProblem(reply, problem);
     else done();
   });
 }
 
-function isPublic({ method, url }: FastifyRequest): boolean {
+function isPublic({ method, url }: FastifyRequest, publicPaths: readonly RegExp[]): boolean {
   if (method !== 'GET' && method !== 'HEAD' && method !== 'OPTIONS') return false;
   const path = url.split('?', 1)[0]!;
   return publicPaths.some((one) => one.test(path));

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
-import { loadDemo } from '../demo/load-demo.js';
+import { loadDemo } from '../studio/demo/load-demo.js';
 import { fromRoot } from '../shared/paths.js';
 import { startHarness, type Harness } from '../../test/harness.js';
 
@@ -32,6 +32,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}/draft/trial',
     '/api/v1/lenses/{slug}/draft/why/{postId}',
     '/api/v1/lenses/{slug}/listing',
+    '/api/v1/lenses/{slug}/listing/{known}',
     '/api/v1/lenses/{slug}/releases',
     '/api/v1/lenses/{slug}/releases/{number}/restore',
     '/api/v1/lenses/{slug}/results',

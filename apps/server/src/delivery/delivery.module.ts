@@ -1,0 +1,22 @@
+import { Module } from '@nestjs/common';
+import { HealthController } from '../health/health.controller.js';
+import { SharedModule } from '../shared/shared.module.js';
+import { EmbedController } from './embed.controller.js';
+import { HostedController } from './hosted/hosted.controller.js';
+import { HostedPages } from './hosted/hosted-pages.js';
+import { IndexKeeper } from './index-keeper.js';
+import { LensKeeper } from './lens-keeper.js';
+import { ResultsController } from './results.controller.js';
+import { ResultsService } from './results.service.js';
+
+/**
+ * What anyone may ask for from anywhere: what visitors of sites get, and whether the server is well. It holds nothing that
+ * is not in the database. Every route of its controllers is public; a route for those who work on lenses has no place here.
+ */
+@Module({
+  imports: [SharedModule],
+  controllers: [ResultsController, HostedController, EmbedController, HealthController],
+  providers: [IndexKeeper, LensKeeper, ResultsService, HostedPages],
+  exports: [IndexKeeper, LensKeeper, ResultsService, HostedPages],
+})
+export class DeliveryModule {}

@@ -1,0 +1,83 @@
+import { maxAddress, maxSearch, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
+import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
+import { Injectable } from '@nestjs/common';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import { createHash } from 'node:crypto';
+import { isFresh, queryOf } from '../results.controller.js';
+import { ResultsService, type Question, type Ready } from '../results.service.js';
+import { joinEnds } from './join-ends.js';
+import { nameOfFind } from './plain-facets.js';
+import { hrefOn, plainDocument } from './plain-page.js';
+
+/** Pages of lenses that are whole without scripts: of releases for visitors, of drafts for whoever works on them. */
+@Injectable()
+export class HostedPages {
+  constructor(private readonly service: ResultsService) {}
+
+  async send(slug: string, which: 'release' | 'draft', request: FastifyRequest, reply: FastifyReply): Promise<void> {
+    const address = queryOf(request);
+    const ready = await this.service.ready(slug, which);
+    const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
+    const now = Date.now();
+    const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index, now);
+    if (joined !== null) {
+      void reply.redirect(joined === '' ? path : `${path}?${joined}`, 303);
+      return;
+    }
+    const question = await this.service.question(ready, address, now);
+    const page = this.#draw(ready, slug, which, path, question);
+    void reply.header('content-type', 'text/html; charset=utf-8');
+    void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);
+  }
+
+  /** Finds the terms that boxes of the form look for. What those say is no parameter of another's. */
+  #find(ready: Ready, question: Question, { facets }: Answer): Pick<Shown, 'finds'> & { foreign: string[] } {
+    const { prefix } = ready.kept.lens.address;
+    const finds = new Map<string, { text: string; found: FoundTerms }>();
+    const foreign = question.foreign.filter((raw) => {
+      const [parameter] = splitAddress(raw);
+      const facet = facets.find(({ key }) => parameter?.name === nameOfFind(prefix + key));
+      if (!facet) return true;
+      const text = parameter!.value.trim().slice(0, maxSearch);
+      if (text !== '' && 'more' in facet && facet.more && !finds.has(facet.key)) {
+        finds.set(facet.key, { text, found: this.service.terms(ready, facet.key, text, question) });
+      }
+      return false;
+    });
+    return { finds, foreign };
+  }
+
+  #draw(ready: Ready, slug: string, which: 'release' | 'draft', path: string, question: Question): string {
+    const { settings, answer } = this.service.listing(ready, question);
+    const { finds, foreign } = this.#find(ready, question, answer);
+    const { kept } = ready;
+    const shown: Shown = {
+      settings,
+      answer,
+      choices: choicesOf(answer, settings),
+      now: question.now,
+      hrefOf: (choices) => hrefOn(path, foreign, writeChoices(choices, settings)),
+      resolve: resolver(kept.site),
+      marks: null,
+      finds,
+    };
+    const base = kept.site === null ? null : `${kept.site}/`;
+    const page = { slug, name: kept.name, scripts: which === 'release', base };
+    return plainDocument({ view: viewOf(shown), shown, foreign, path }, page);
+  }
+}
+
+function tagOf(page: string): string {
+  return `"${createHash('sha256').update(page).digest('base64url').slice(0, 22)}"`;
+}
+
+/** Links of posts are relative to the site they came from. Only web addresses are followed. */
+function resolver(site: string | null): (link: string) => string | null {
+  const base = site === null ? 'http://none.invalid/' : `${site}/`;
+  return (link) => {
+    if (!URL.canParse(link, base)) return null;
+    const url = new URL(link, base);
+    if (url.protocol !== 'http:' && url.protocol !== 'https:') return null;
+    return site === null && url.origin === new URL(base).origin ? link : url.href;
+  };
+}

@@ -1,0 +1,74 @@
+import { readLens, withKnownLocale, type Lens } from '@ivy/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { isDeepStrictEqual } from 'node:util';
+import type { DataSource } from 'typeorm';
+import { notFound, Problem } from '../problem/problem.js';
+import { Changes } from '../shared/changes.js';
+import { KeptValues } from '../shared/kept-values.js';
+import { mayBeSlug } from '../shared/slugs.js';
+import { LensRow } from '../database/lens.entity.js';
+import { newest } from '../studio/lenses/lenses.service.js';
+
+/** A lens as it is answered: one object from change to change, so that what is worked out of it can be kept. */
+export interface KeptLens {
+  slug: string;
+  name: string;
+  sourceId: string;
+  /** Slug of the source. */
+  source: string;
+  /** Origin that the source's bare links belong to. */
+  site: string | null;
+  /** Number of the release; null for the draft. */
+  release: number | null;
+  /** Tells this state of the lens from every other. */
+  version: string;
+  lens: Lens;
+}
+
+type Which = 'release' | 'draft';
+
+/** Holds the released and draft lenses that are being asked for. */
+@Injectable()
+export class LensKeeper {
+  readonly #kept = new KeptValues<KeptLens>((name, before) => this.#load(name, before));
+
+  constructor(
+    @InjectDataSource() private readonly database: DataSource,
+    changes: Changes,
+  ) {
+    changes.on((change) => {
+      if (change === 'everything') this.#kept.doubtAll();
+      // a source's change may bear on any lens of it; they are few and quickly read again
+      else if (change.kind === 'source') this.#kept.forgetAll();
+      else for (const which of ['release', 'draft']) this.#kept.forget(`${which} ${change.slug}`);
+    });
+  }
+
+  async of(slug: string, which: Which): Promise<KeptLens> {
+    if (!mayBeSlug(slug)) throw notFound('lens', slug);
+    return this.#kept.get(`${which} ${slug}`);
+  }
+
+  /** @param before  returned itself while nothing about it changed, since what is worked out of it is kept by it */
+  async #load(name: string, before: KeptLens | undefined): Promise<KeptLens> {
+    const [which, slug] = name.split(' ') as [Which, string];
+    const { manager } = this.database;
+    const row = await manager.findOne(LensRow, { where: { slug }, relations: { source: true } });
+    if (!row) throw notFound('lens', slug);
+    const release = which === 'release' ? await newest(manager, row.id) : null;
+    if (which === 'release' && !release) {
+      throw new Problem(404, 'not-released', `“${row.name}” has no release yet. Publish it on its bench first.`);
+    }
+    const version = release ? `r${release.id}` : `d${row.id.slice(0, 8)}-${row.draftRevision}`;
+    const about = { slug, name: row.name, sourceId: row.sourceId, source: row.source.slug, site: row.source.site };
+    if (before?.version === version && isDeepStrictEqual(about, aboutOf(before))) return before;
+    const read = readLens(release ? release.config : row.draft);
+    if (!read.ok) throw new Problem(500, 'bad-config', 'The kept lens can’t be read any more.');
+    return { ...about, release: release?.number ?? null, version, lens: withKnownLocale(read.value) };
+  }
+}
+
+function aboutOf({ slug, name, sourceId, source, site }: KeptLens): Partial<KeptLens> {
+  return { slug, name, sourceId, source, site };
+}

@@ -1,0 +1,155 @@
+import { maxSearch, splitAddress, type Explanation, type FoundTerms } from '@ivy/core';
+import { Controller, Get, HttpCode, Options, Param, Req, Res } from '@nestjs/common';
+import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import { Problem } from '../problem/problem.js';
+import { ResultsService, tagOfFrame, type Ready } from './results.service.js';
+import type { WrittenAnswer } from './written-answers.js';
+
+@ApiTags('results')
+@Controller('api/v1/lenses/:slug')
+export class ResultsController {
+  constructor(private readonly service: ResultsService) {}
+
+  @Get('results')
+  @ApiOkResponse({ description: 'The answer of the released lens to the page’s query string.' })
+  async results(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Buffer | void> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    if (isFresh(request, reply, ready.etag)) return;
+    return sent(request, reply, await this.service.written(ready, 'results', queryOf(request)));
+  }
+
+  @Get('listing')
+  @ApiOkResponse({ description: 'Settings and answer of the released lens: all a page needs for its first paint.' })
+  async listing(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Buffer | void> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    if (isFresh(request, reply, ready.etag)) return;
+    return sent(request, reply, await this.service.written(ready, 'listing', queryOf(request)));
+  }
+
+  @Get('listing/:known')
+  @ApiOkResponse({
+    description:
+      'What the page script asks for: the answer without labels it knows. `known` is what the reply before said; with any other, settings and labels come along.',
+  })
+  async page(
+    @Param('slug') slug: string,
+    @Param('known') known: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Buffer | void> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    if (isFresh(request, reply, ready.etag)) return;
+    const what = known === tagOfFrame(ready.etag) ? 'page' : 'first page';
+    return sent(request, reply, await this.service.written(ready, what, queryOf(request)));
+  }
+
+  @Get('terms/:facet')
+  @ApiOkResponse({ description: 'Terms of a facet of the released lens whose label holds `find`, with their counts.' })
+  async terms(
+    @Param('slug') slug: string,
+    @Param('facet') facet: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<FoundTerms> {
+    const ready = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, ready);
+    void reply.header('cache-control', 'no-cache');
+    return findTermsOf(this.service, ready, facet, request);
+  }
+
+  @Get('why/:postId')
+  @ApiOkResponse({ description: 'Which facets of the released lens a post passes, and why.' })
+  async why(
+    @Param('slug') slug: string,
+    @Param('postId') postId: string,
+    @Req() request: FastifyRequest,
+  ): Promise<Explanation> {
+    const ready = await this.service.ready(slug, 'release');
+    return this.service.why(ready, postId, await this.service.question(ready, queryOf(request)));
+  }
+
+  @Options(['results', 'listing', 'listing/:known', 'terms/:facet'])
+  @ApiExcludeEndpoint()
+  @HttpCode(204)
+  async preflight(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<void> {
+    allowOrigin(request, reply, await this.service.ready(slug, 'release'));
+    void reply.header('access-control-allow-headers', 'if-none-match').header('access-control-max-age', '86400');
+  }
+}
+
+/** The query string exactly as it came. */
+export function queryOf(request: FastifyRequest): string {
+  const { url = '' } = request.raw;
+  const at = url.indexOf('?');
+  return at < 0 ? '' : url.slice(at + 1);
+}
+
+/** Terms of a facet that hold what the address asks to find. */
+export async function findTermsOf(
+  service: ResultsService,
+  ready: Ready,
+  facet: string,
+  request: FastifyRequest,
+): Promise<FoundTerms> {
+  const { found, rest } = takeParameter(queryOf(request), 'find');
+  if (found.length > maxSearch) {
+    throw new Problem(400, 'too-long', `A term is found by at most ${maxSearch} characters.`);
+  }
+  return service.terms(ready, facet, found, await service.question(ready, rest));
+}
+
+/** The first value of a parameter that is no part of the page's address, and the address without it. */
+export function takeParameter(address: string, name: string): { found: string; rest: string } {
+  const parameters = splitAddress(address);
+  const at = parameters.findIndex((one) => one.name === name);
+  const rest = parameters.filter((_, i) => i !== at).map(({ raw }) => raw);
+  return { found: at < 0 ? '' : parameters[at]!.value, rest: rest.join('&') };
+}
+
+/** The bytes of a body in the form the asker can read. */
+function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: WrittenAnswer): Buffer {
+  void reply.header('content-type', 'application/json; charset=utf-8');
+  if (!reply.hasHeader('vary')) void reply.header('vary', 'accept-encoding');
+  const packed = /\bgzip\b(?!\s*;\s*q=0(\.0*)?\s*(,|$))/.test(request.headers['accept-encoding'] ?? '');
+  if (!packed || plain.length < 1024) return plain;
+  void reply.header('content-encoding', 'gzip');
+  return gzip;
+}
+
+/** Sets the ETag; when the asker has this very state already, answers 304 and says true. */
+export function isFresh(request: FastifyRequest, reply: FastifyReply, etag: string): boolean {
+  void reply.header('etag', etag).header('cache-control', 'no-cache');
+  const known = (request.headers['if-none-match'] ?? '').split(',').map((tag) => tag.trim().replace(/^W\//, ''));
+  if (!known.includes(etag) && !known.includes('*')) return false;
+  void reply.status(304);
+  return true;
+}
+
+/** CORS follows the lens: its pages may ask, others may not. */
+function allowOrigin(request: FastifyRequest, reply: FastifyReply, { kept }: Ready): void {
+  const { origins } = kept.lens;
+  if (origins.includes('*')) {
+    void reply.header('access-control-allow-origin', '*');
+  } else {
+    void reply.header('vary', 'origin, accept-encoding');
+    const { origin } = request.headers;
+    if (origin && origins.includes(origin)) void reply.header('access-control-allow-origin', origin);
+  }
+  void reply.header('access-control-expose-headers', 'etag').header('cross-origin-resource-policy', 'cross-origin');
+}

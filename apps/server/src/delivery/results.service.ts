@@ -1,0 +1,225 @@
+import {
+  answer,
+  answerCompactly,
+  explain,
+  findTerms,
+  frameOf,
+  kindOf,
+  maxAddress,
+  pageSettings,
+  readQuestion,
+  readying,
+  zoneDays,
+  type AddressReading,
+  type Answer,
+  type CompactAnswer,
+  type Explanation,
+  type FoundTerms,
+  type Frame,
+  type Lens,
+  type Query,
+  type Settings,
+} from '@ivy/core';
+import { Injectable, Logger } from '@nestjs/common';
+import { createHash } from 'node:crypto';
+import { notFound, Problem } from '../problem/problem.js';
+import { IndexKeeper, type KeptIndex } from './index-keeper.js';
+import { LensKeeper, type KeptLens } from './lens-keeper.js';
+import { inTurns } from '../shared/turns.js';
+import { WorkAhead } from './work-ahead.js';
+import { writeAnswer, WrittenAnswers, type WrittenAnswer } from './written-answers.js';
+
+/** The body of `results`: the answer, and which lens gave it. */
+export interface Results extends Answer {
+  lens: string;
+  release: number | null;
+  /** What it took to work the answer out. */
+  tookMs: number;
+}
+
+/** All a page needs for its first paint, in one request. */
+export interface Listing {
+  settings: Settings;
+  answer: Results;
+}
+
+/** What a page asks for: an answer without what it knows already, and, where it does not know that yet, all of it. */
+export interface PageReply {
+  /** Of what stays the same from answer to answer: said again with the next question. */
+  known: string;
+  settings?: Settings;
+  frame?: Frame;
+  answer: CompactAnswer & { release: number | null };
+}
+
+/** A lens and the index it asks, taken once for a whole answer. */
+export interface Ready {
+  kept: KeptLens;
+  posts: KeptIndex;
+  etag: string;
+}
+
+/** An address as it is asked of a lens, with all made that its answer would take long for. */
+export interface Question extends AddressReading {
+  /** Milliseconds: the moment it is asked at. */
+  now: number;
+}
+
+@Injectable()
+export class ResultsService {
+  readonly #log = new Logger(ResultsService.name);
+  readonly #ahead = new WeakMap<KeptIndex, WeakMap<Lens, WorkAhead>>();
+  readonly #written = new WrittenAnswers(64 * 1024 * 1024);
+
+  constructor(
+    private readonly keeper: LensKeeper,
+    private readonly indexes: IndexKeeper,
+  ) {}
+
+  async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
+    const kept = await this.keeper.of(slug, which);
+    const posts = await this.indexes.of(kept.sourceId);
+    const ahead = this.#workAhead(kept, posts, which);
+    await this.#orForget(posts, kept.lens, ahead.columns);
+    return {
+      kept,
+      posts,
+      etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
+    };
+  }
+
+  /** Reads an address, and waits until what it asks for can be answered without holding others up. */
+  async question({ kept, posts }: Ready, address: string, now = Date.now()): Promise<Question> {
+    checkLength(address);
+    const reading = readQuestion(posts.index, kept.lens, address, now);
+    const ahead = this.#ahead.get(posts)?.get(kept.lens);
+    if (ahead && searches(reading.query)) await this.#orForget(posts, kept.lens, ahead.words());
+    await inTurns(readying(posts.index, reading.query));
+    return { ...reading, now };
+  }
+
+  /** What failed must not be remembered: the next request tries again. */
+  async #orForget(posts: KeptIndex, lens: Lens, work: Promise<void>): Promise<void> {
+    try {
+      await work;
+    } catch (error) {
+      this.#ahead.get(posts)?.delete(lens);
+      throw error;
+    }
+  }
+
+  /** Work ahead begins with the first who asks. Of a release all is done, and the index kept with what was made. */
+  #workAhead({ sourceId, lens }: KeptLens, posts: KeptIndex, which: 'release' | 'draft'): WorkAhead {
+    let byLens = this.#ahead.get(posts);
+    if (!byLens) this.#ahead.set(posts, (byLens = new WeakMap<Lens, WorkAhead>()));
+    let ahead = byLens.get(lens);
+    if (ahead) return ahead;
+    byLens.set(lens, (ahead = new WorkAhead(posts.index, lens)));
+    if (which === 'release') {
+      ahead
+        .counts()
+        .then(() => this.indexes.save(sourceId, posts))
+        .catch((error: unknown) => this.#log.error(`Work ahead failed: ${String(error)}`));
+    }
+    return ahead;
+  }
+
+  /** The body of `results` as it is sent. Answers that are asked for again and again are written once. */
+  async written(
+    ready: Ready,
+    what: 'results' | 'listing' | 'page' | 'first page',
+    address: string,
+  ): Promise<WrittenAnswer> {
+    const name = `${what} ${ready.etag} ${address}`;
+    let written = this.#written.get(name);
+    if (!written) {
+      const question = await this.question(ready, address);
+      written = await writeAnswer(this.#body(ready, what, question));
+      this.#written.put(name, written);
+    }
+    return written;
+  }
+
+  #body(ready: Ready, what: 'results' | 'listing' | 'page' | 'first page', question: Question): object {
+    if (what === 'results') return this.results(ready, question);
+    return what === 'listing' ? this.listing(ready, question) : this.page(ready, question, what === 'page');
+  }
+
+  /** @param isKnown  whether the page has what stays the same */
+  page({ kept, posts, etag }: Ready, { query, notices }: Question, isKnown: boolean): PageReply {
+    const { index } = posts;
+    const answer = { release: kept.release, ...answerCompactly(index, query, notices) };
+    const known = tagOfFrame(etag);
+    if (isKnown) return { known, answer };
+    return { known, settings: pageSettings(index, kept.lens, kept.source), frame: frameOf(index, kept.lens), answer };
+  }
+
+  results({ kept, posts }: Ready, { query, notices }: Question): Results {
+    const start = performance.now();
+    const found = answer(posts.index, query, notices);
+    const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
+    return { lens: kept.slug, release: kept.release, ...found, tookMs };
+  }
+
+  /** Why a post is in an answer or not. */
+  why({ posts }: Ready, postId: string, { query }: Question): Explanation {
+    const post = posts.index.numberOf(postId);
+    if (post === undefined) throw notFound('post', postId);
+    return explain(posts.index, query, post);
+  }
+
+  /** Terms of a facet that hold a text. */
+  terms({ posts }: Ready, facet: string, text: string, { query }: Question): FoundTerms {
+    const found = findTerms(posts.index, query, facet, text);
+    if (!found) throw notFound('facet of terms', facet);
+    return found;
+  }
+
+  listing(ready: Ready, question: Question): Listing {
+    return {
+      settings: pageSettings(ready.posts.index, ready.kept.lens, ready.kept.source),
+      answer: this.results(ready, question),
+    };
+  }
+}
+
+const tags = new Map<string, string>();
+/** Tags remembered: one a lens and state of its posts. */
+const tagsKept = 500;
+
+/** Names what stays the same from answer to answer, as a part of an address can say it. */
+export function tagOfFrame(etag: string): string {
+  let tag = tags.get(etag);
+  if (tag === undefined) {
+    tag = createHash('sha256').update(etag).digest('base64url').slice(0, 12);
+    if (tags.size >= tagsKept) tags.clear();
+    tags.set(etag, tag);
+  }
+  return tag;
+}
+
+/** Whether a query searches for words. */
+function searches({ lens, selections }: Query): boolean {
+  return lens.facets.some((facet) => kindOf(facet).finding !== undefined && selections[facet.key] !== undefined);
+}
+
+/** A lens that shuffles, or whose addresses may say “the last 30 days”, answers differently from day to day. */
+function dayTag(lens: Lens): string {
+  const shuffles = lens.sort.options.some((option) => option.by === 'shuffle');
+  const rolls = lens.facets.some((facet) => kindOf(facet).isDaily);
+  return shuffles || rolls ? `.d${dayIn(lens)}` : '';
+}
+
+/** Today in the lens's zone, as a day number. */
+function dayIn(lens: Lens): number {
+  return zoneDays(lens.zone).dayAt(Date.now());
+}
+
+export function checkLength(address: string): void {
+  if (address.length <= maxAddress) return;
+  throw new Problem(
+    414,
+    'address-too-long',
+    `The address is longer than ${maxAddress} characters. Take some choices away.`,
+  );
+}

@@ -1,0 +1,214 @@
+import {
+  dayOrders,
+  discoverFields,
+  FieldDescriber,
+  PostReader,
+  type Field,
+  type FieldDescription,
+  type RawRecord,
+  type ReadingEnd,
+  type Records,
+} from '@ivy/core';
+import { FileProblem, readFile, type FileFormat } from '@ivy/formats';
+import { readFileSync } from 'node:fs';
+import type { MessagePort } from 'node:worker_threads';
+import { Client } from 'pg';
+import { refusalOfDatabase } from '../../database/outage.js';
+import { freeSlug } from '../../shared/slugs.js';
+
+/** A file to be read, in a thread of its own, and what was said about it. */
+export interface IntakeTask {
+  /** The source is to have this id. */
+  id: string;
+  path: string;
+  fileName: string;
+  name: string;
+  slug: string | null;
+  format: FileFormat | null;
+  site: string | null;
+  databaseUrl: string;
+  /** Told how far it is. */
+  port: MessagePort | null;
+}
+
+/** How far reading is: records that are kept of all there are. */
+export interface IntakeProgress {
+  done: number;
+  total: number;
+}
+
+/** The source is there, or why it is not. */
+export type IntakeResult = { refused: null } | { refused: { status: number; code: string; detail: string } };
+
+/** Reads a file and keeps it as a new source: everything in one transaction, or nothing. */
+export default async function intake(task: IntakeTask): Promise<IntakeResult> {
+  try {
+    const { format, records } = readFile(readFileSync(task.path), task.fileName, task.format ?? undefined);
+    const fields = discoverFields(records);
+    const client = new Client({
+      connectionString: task.databaseUrl,
+      application_name: 'ivy-lens intake',
+      connectionTimeoutMillis: 5_000,
+      statement_timeout: 120_000,
+      query_timeout: 125_000,
+    });
+    await client.connect();
+    try {
+      await client.query('BEGIN');
+      await keep(client, task, format, fields, records);
+      await client.query('COMMIT');
+      return { refused: null };
+    } finally {
+      // an open transaction ends with its connection
+      await client.end();
+    }
+  } catch (error) {
+    const refused = refusalOf(error, task);
+    if (!refused) throw error;
+    return { refused };
+  }
+}
+
+class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+function refusalOf(error: unknown, task: IntakeTask): { status: number; code: string; detail: string } | null {
+  if (error instanceof Refused) return { status: error.status, code: error.code, detail: error.message };
+  if (error instanceof FileProblem) {
+    return { status: error.code === 'too-large' ? 413 : 422, code: error.code, detail: error.message };
+  }
+  const refused = refusalOfDatabase(error);
+  if (refused) return refused;
+  if (!isTaken(error)) return null;
+  const detail = `A source called “${task.slug ?? task.name}” is there already. Choose another name.`;
+  return { status: 409, code: 'slug-taken', detail };
+}
+
+function isTaken(error: unknown): boolean {
+  return (error as { code?: unknown }).code === '23505';
+}
+
+async function keep(
+  client: Client,
+  task: IntakeTask,
+  format: FileFormat,
+  fields: readonly Field[],
+  records: Records,
+): Promise<void> {
+  const { id } = task;
+  // the name it goes by is settled last, so that of several sources of one name none waits for another to be read
+  await client.query(
+    `INSERT INTO source (id, slug, name, format, file_name, site, posts, fields, findings, rejected)
+     VALUES ($1::uuid, $1::uuid::text, $2, $3, $4, $5, 0, '[]', '[]', '[]')`,
+    [id, task.name, format, task.fileName.slice(0, 200), task.site],
+  );
+  const { end, described } = await keepPosts(client, id, fields, records, task.port);
+  if (end.posts === 0) {
+    throw new Refused(422, 'no-posts', 'No record of the file has a value, so there is nothing to bring in.');
+  }
+  await keepTerms(client, id, end.taxonomies);
+  await client.query(
+    'UPDATE source SET posts = $2, fields = $3::jsonb, findings = $4::jsonb, rejected = $5::jsonb WHERE id = $1',
+    [id, end.posts, JSON.stringify(described), JSON.stringify(end.findings), JSON.stringify(end.rejected)],
+  );
+  await giveSlug(client, task);
+}
+
+/** Bytes of JSON, and rows, that one statement inserts at most. */
+const bytesPerInsert = 2 * 1024 * 1024;
+const rowsPerInsert = 2000;
+
+async function keepPosts(
+  client: Client,
+  sourceId: string,
+  fields: readonly Field[],
+  records: Records,
+  port: MessagePort | null,
+): Promise<{ end: ReadingEnd; described: FieldDescription[] }> {
+  const reader = new PostReader(fields, dayOrders(records, fields));
+  const describer = new FieldDescriber(fields);
+  let rows: string[] = [];
+  let [bytes, position, done] = [0, 0, 0];
+  // PostgreSQL takes one lot in while the next is read here
+  let inserting: Promise<void> = Promise.resolve();
+  const flush = async () => {
+    await inserting;
+    if (rows.length === 0) return;
+    inserting = insertPosts(client, sourceId, rows);
+    // that it failed is told by the next who waits for it
+    inserting.catch(() => {});
+    [rows, bytes] = [[], 0];
+    port?.postMessage({ done, total: records.length } satisfies IntakeProgress);
+  };
+  for (const record of records as Iterable<RawRecord>) {
+    done++;
+    const read = reader.read(record);
+    if (!read) continue;
+    const { post, raw } = read;
+    describer.add(post);
+    const row = JSON.stringify({ id: post.id, position: position++, raw, values: post.values });
+    rows.push(row);
+    bytes += row.length;
+    if (rows.length >= rowsPerInsert || bytes >= bytesPerInsert) await flush();
+  }
+  await flush();
+  await inserting;
+  const end = reader.finish();
+  return { end, described: describer.describe(end.taxonomies) };
+}
+
+/** One statement of one document: no limit on parameters, and twice as quick as a row at a time. */
+async function insertPosts(client: Client, sourceId: string, rows: readonly string[]): Promise<void> {
+  await client.query(
+    `INSERT INTO post (source_id, id, position, raw, "values")
+     SELECT $1, r.id, r.position, r.raw, r."values"
+     FROM jsonb_to_recordset($2::jsonb) AS r(id text, position int, raw jsonb, "values" jsonb)`,
+    [sourceId, `[${rows.join(',')}]`],
+  );
+}
+
+const termsPerInsert = 20_000;
+
+async function keepTerms(client: Client, sourceId: string, taxonomies: ReadingEnd['taxonomies']): Promise<void> {
+  for (const [field, terms] of Object.entries(taxonomies)) {
+    for (let start = 0; start < terms.length; start += termsPerInsert) {
+      const rows = terms
+        .slice(start, start + termsPerInsert)
+        .map(({ slug, label, parent }, i) => ({ slug, position: start + i, label, parent }));
+      await client.query(
+        `INSERT INTO term (source_id, field, slug, position, label, parent)
+         SELECT $1, $2, r.slug, r.position, r.label, r.parent
+         FROM jsonb_to_recordset($3::jsonb) AS r(slug text, position int, label text, parent text)`,
+        [sourceId, field, JSON.stringify(rows)],
+      );
+    }
+  }
+}
+
+/** Gives the source the slug that was asked for, or the first that is free by its name, whoever else takes one meanwhile. */
+async function giveSlug(client: Client, { id, slug, name }: IntakeTask): Promise<void> {
+  const set = (wanted: string) => client.query('UPDATE source SET slug = $2 WHERE id = $1', [id, wanted]);
+  if (slug !== null) return void (await set(slug));
+  const taken = new Set<string>();
+  for (;;) {
+    const { rows } = await client.query<{ slug: string }>('SELECT slug FROM source');
+    for (const row of rows) taken.add(row.slug);
+    const wanted = freeSlug(name, taken);
+    await client.query('SAVEPOINT before_slug');
+    try {
+      await set(wanted);
+      return;
+    } catch (error) {
+      if (!isTaken(error)) throw error;
+      await client.query('ROLLBACK TO before_slug');
+      taken.add(wanted);
+    }
+  }
+}

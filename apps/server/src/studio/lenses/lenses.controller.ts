@@ -1,0 +1,93 @@
+import { lensSchema, type JsonSchema } from '@ivy/core';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, ParseIntPipe, Post, Put, Res } from '@nestjs/common';
+import { ApiCreatedResponse, ApiHeader, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import type { FastifyReply } from 'fastify';
+import { Problem } from '../../problem/problem.js';
+import { CreateLensBody, DraftBody, ReleaseBody } from './lens.bodies.js';
+import { LensSummary, LensView, ReleaseMade, ReleaseView } from './lens.view.js';
+import { LensesService } from './lenses.service.js';
+
+@ApiTags('lenses')
+@Controller('api/v1')
+export class LensesController {
+  constructor(private readonly lenses: LensesService) {}
+
+  @Get('lenses')
+  @ApiOkResponse({ type: [LensSummary] })
+  list(): Promise<LensSummary[]> {
+    return this.lenses.list();
+  }
+
+  @Post('lenses')
+  @ApiCreatedResponse({ type: LensView })
+  create(@Body() body: CreateLensBody): Promise<LensView> {
+    return this.lenses.create(body);
+  }
+
+  @Get('lenses/:slug')
+  @ApiOkResponse({ type: LensView })
+  view(@Param('slug') slug: string): Promise<LensView> {
+    return this.lenses.view(slug);
+  }
+
+  @Delete('lenses/:slug')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  remove(@Param('slug') slug: string): Promise<void> {
+    return this.lenses.remove(slug);
+  }
+
+  @Put('lenses/:slug/draft')
+  @ApiHeader({ name: 'If-Match', required: true, description: 'The draftRevision this draft was made from.' })
+  @ApiOkResponse({ type: LensView })
+  async saveDraft(
+    @Param('slug') slug: string,
+    @Body() body: DraftBody,
+    @Headers('if-match') ifMatch: string | undefined,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<LensView> {
+    const view = await this.lenses.saveDraft(slug, body.config, readRevision(ifMatch));
+    void reply.header('etag', `"${view.draftRevision}"`);
+    return view;
+  }
+
+  @Post('lenses/:slug/releases')
+  @ApiHeader({ name: 'If-Match', required: false, description: 'The draftRevision that is to be published.' })
+  @ApiCreatedResponse({ type: ReleaseMade })
+  async publish(
+    @Param('slug') slug: string,
+    @Body() body: ReleaseBody,
+    @Headers('if-match') ifMatch: string | undefined,
+  ): Promise<ReleaseMade> {
+    const revision = ifMatch === undefined ? body.draftRevision : readRevision(ifMatch);
+    return { number: await this.lenses.publish(slug, body.note ?? '', revision) };
+  }
+
+  @Get('lenses/:slug/releases')
+  @ApiOkResponse({ type: [ReleaseView] })
+  releases(@Param('slug') slug: string): Promise<ReleaseView[]> {
+    return this.lenses.releases(slug);
+  }
+
+  @Post('lenses/:slug/releases/:number/restore')
+  @HttpCode(200)
+  @ApiOkResponse({ type: LensView })
+  restore(@Param('slug') slug: string, @Param('number', ParseIntPipe) number: number): Promise<LensView> {
+    return this.lenses.restore(slug, number);
+  }
+
+  @Get('schemas/lens.json')
+  @ApiOkResponse({ description: 'JSON Schema of a lens’s config.' })
+  schema(): JsonSchema {
+    return lensSchema();
+  }
+}
+
+function readRevision(ifMatch: string | undefined): number {
+  if (ifMatch === undefined) {
+    throw new Problem(428, 'if-match-missing', 'Send If-Match with the draftRevision this draft was made from.');
+  }
+  const revision = /^(?:W\/)?"?(\d{1,9})"?$/.exec(ifMatch.trim())?.[1];
+  if (revision === undefined) throw new Problem(400, 'bad-if-match', 'If-Match must be a draftRevision, such as 3.');
+  return Number(revision);
+}

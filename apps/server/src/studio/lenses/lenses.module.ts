@@ -1,0 +1,17 @@
+import { Module } from '@nestjs/common';
+import { DeliveryModule } from '../../delivery/delivery.module.js';
+import { SharedModule } from '../../shared/shared.module.js';
+import { SourcesModule } from '../sources/sources.module.js';
+import { DraftPageController } from './draft-page.controller.js';
+import { DraftsController } from './drafts.controller.js';
+import { LensesController } from './lenses.controller.js';
+import { LensesService } from './lenses.service.js';
+import { TrialsService } from './trials.service.js';
+
+@Module({
+  imports: [SharedModule, DeliveryModule, SourcesModule],
+  controllers: [LensesController, DraftsController, DraftPageController],
+  providers: [LensesService, TrialsService],
+  exports: [LensesService],
+})
+export class LensesModule {}

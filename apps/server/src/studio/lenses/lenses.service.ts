@@ -1,0 +1,209 @@
+import { checkLens, proposeLens, readLens, type Field, type Lens } from '@ivy/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
+import { isDeepStrictEqual } from 'node:util';
+import { LensRow } from '../../database/lens.entity.js';
+import { Release } from '../../database/release.entity.js';
+import { Source } from '../../database/source.entity.js';
+import { isTaken, isUsed } from '../../database/unique.js';
+import { notFound, Problem } from '../../problem/problem.js';
+import { Changes } from '../../shared/changes.js';
+import { freeSlug, mayBeSlug } from '../../shared/slugs.js';
+import type { CreateLensBody } from './lens.bodies.js';
+import type { LensSummary, LensView, ReleaseView } from './lens.view.js';
+
+@Injectable()
+export class LensesService {
+  constructor(
+    @InjectDataSource() private readonly database: DataSource,
+    private readonly changes: Changes,
+  ) {}
+
+  async list(): Promise<LensSummary[]> {
+    const lenses = await this.database
+      .getRepository(LensRow)
+      .find({ relations: { source: true }, order: { updatedAt: 'DESC', slug: 'ASC' } });
+    return Promise.all(lenses.map(async (lens) => summaryOf(lens, await newest(this.database.manager, lens.id))));
+  }
+
+  async view(slug: string): Promise<LensView> {
+    const lens = await this.row(slug);
+    return viewOf(lens, await newest(this.database.manager, lens.id));
+  }
+
+  async row(slug: string): Promise<LensRow> {
+    return findRow(this.database.manager, slug);
+  }
+
+  async create(body: CreateLensBody): Promise<LensView> {
+    const source =
+      mayBeSlug(body.source) && (await this.database.getRepository(Source).findOneBy({ slug: body.source }));
+    if (!source) throw noSource(body.source);
+    const config = readConfig(body.config ?? proposeLens(source.fields), source.fields);
+    for (;;) {
+      try {
+        return await this.#keepNew(body, source.id, config);
+      } catch (error) {
+        // the source went while the lens was made
+        if (isUsed(error)) throw noSource(body.source);
+        if (!isTaken(error)) throw error;
+        // someone else took the name this very moment: one that was found for them is found anew
+        if (body.slug !== undefined) {
+          throw new Problem(409, 'slug-taken', `A lens called “${body.slug}” is there already. Choose another name.`);
+        }
+      }
+    }
+  }
+
+  async #keepNew(body: CreateLensBody, sourceId: string, draft: Lens): Promise<LensView> {
+    return this.database.transaction(async (manager) => {
+      const taken = new Set((await manager.find(LensRow, { select: { slug: true } })).map((row) => row.slug));
+      const slug = body.slug ?? freeSlug(body.name, taken);
+      const { id } = await manager.save(manager.create(LensRow, { slug, name: body.name.trim(), sourceId, draft }));
+      await this.changes.note(manager, { kind: 'lens', slug });
+      const lens = await manager.findOneOrFail(LensRow, { where: { id }, relations: { source: true } });
+      return viewOf(lens, null);
+    });
+  }
+
+  async remove(slug: string): Promise<void> {
+    await this.database.transaction(async (manager) => {
+      const { id } = await findRow(manager, slug);
+      await manager.delete(LensRow, { id });
+      await this.changes.note(manager, { kind: 'lens', slug });
+    });
+    this.changes.tell({ kind: 'lens', slug });
+  }
+
+  /** Reads a config for a lens without keeping it. */
+  async readFor(slug: string, config: object): Promise<{ lens: LensRow; config: Lens }> {
+    const lens = await this.row(slug);
+    return { lens, config: readConfig(config, lens.source.fields) };
+  }
+
+  /** Keeps a draft, if it was made from the newest one. */
+  async saveDraft(slug: string, config: object, revision: number): Promise<LensView> {
+    const view = await this.database.transaction(async (manager) => {
+      const lens = await lockRow(manager, slug);
+      const draft = readConfig(config, lens.source.fields);
+      if (lens.draftRevision !== revision) throw overtaken(lens.draftRevision);
+      lens.draft = draft;
+      lens.draftRevision++;
+      await manager.save(lens);
+      await this.changes.note(manager, { kind: 'lens', slug });
+      return viewOf(lens, await newest(manager, lens.id));
+    });
+    this.changes.tell({ kind: 'lens', slug });
+    return view;
+  }
+
+  /**
+   * Makes the draft the next release. A draft that is the newest release already stays that one, however often it is
+   * published.
+   * @param revision  the draft that is meant; the newest where nothing is said
+   */
+  async publish(slug: string, note: string, revision: number | undefined): Promise<number> {
+    const number = await this.database.transaction(async (manager) => {
+      const lens = await lockRow(manager, slug);
+      if (revision !== undefined && revision !== lens.draftRevision) throw overtaken(lens.draftRevision);
+      // the source may have changed since the draft was kept
+      const config = readConfig(lens.draft, lens.source.fields);
+      const before = await newest(manager, lens.id);
+      if (before && isDeepStrictEqual(before.config, config)) return before.number;
+      const number = (before?.number ?? 0) + 1;
+      await manager.save(manager.create(Release, { lensId: lens.id, number, config, note }));
+      await this.changes.note(manager, { kind: 'lens', slug });
+      return number;
+    });
+    this.changes.tell({ kind: 'lens', slug });
+    return number;
+  }
+
+  async releases(slug: string): Promise<ReleaseView[]> {
+    const lens = await this.row(slug);
+    const releases = await this.database
+      .getRepository(Release)
+      .find({ where: { lensId: lens.id }, order: { number: 'DESC' } });
+    return releases.map(({ number, note, createdAt, config }) => ({
+      number,
+      note,
+      config,
+      createdAt: createdAt.toISOString(),
+    }));
+  }
+
+  /** Makes an earlier release the draft. Visitors keep what they have until it is published. */
+  async restore(slug: string, number: number): Promise<LensView> {
+    const view = await this.database.transaction(async (manager) => {
+      const lens = await lockRow(manager, slug);
+      const release = number <= maxNumber ? await manager.findOneBy(Release, { lensId: lens.id, number }) : null;
+      if (!release) throw new Problem(404, 'not-found', `There is no release ${number} of this lens.`);
+      lens.draft = readConfig(release.config, lens.source.fields);
+      lens.draftRevision++;
+      await manager.save(lens);
+      await this.changes.note(manager, { kind: 'lens', slug });
+      return viewOf(lens, await newest(manager, lens.id));
+    });
+    this.changes.tell({ kind: 'lens', slug });
+    return view;
+  }
+}
+
+/** Reads a config whole: every problem in it is told at once. */
+export function readConfig(config: object, fields: readonly Field[]): Lens {
+  const read = readLens(config);
+  const problems = read.ok ? checkLens(read.value, fields) : read.problems;
+  if (!read.ok || problems.length > 0) {
+    const errors = problems.map(({ pointer, message }) => ({ pointer: `/config${pointer}`, message }));
+    throw new Problem(422, 'bad-config', 'The lens has settings that can’t work. See errors.', errors);
+  }
+  return read.value;
+}
+
+/** The highest number a release could have. */
+const maxNumber = 0x7fffffff;
+
+function noSource(slug: string): Problem {
+  return new Problem(400, 'bad-body', 'The source is not there. See errors.', [
+    { pointer: '/source', message: `there is no source called “${slug.slice(0, 80)}”` },
+  ]);
+}
+
+function overtaken(revision: number): Problem {
+  return new Problem(
+    412,
+    'draft-changed',
+    `Someone saved draft ${revision} meanwhile. Load it, then make your change again.`,
+  );
+}
+
+async function findRow(manager: EntityManager, slug: string): Promise<LensRow> {
+  const lens = mayBeSlug(slug) && (await manager.findOne(LensRow, { where: { slug }, relations: { source: true } }));
+  if (!lens) throw notFound('lens', slug);
+  return lens;
+}
+
+async function lockRow(manager: EntityManager, slug: string): Promise<LensRow> {
+  if (mayBeSlug(slug)) await manager.query('SELECT 1 FROM lens WHERE slug = $1 FOR UPDATE', [slug]);
+  return findRow(manager, slug);
+}
+
+export async function newest(manager: EntityManager, lensId: string): Promise<Release | null> {
+  return manager.findOne(Release, { where: { lensId }, order: { number: 'DESC' } });
+}
+
+function summaryOf(lens: LensRow, release: Release | null): LensSummary {
+  return {
+    slug: lens.slug,
+    name: lens.name,
+    source: lens.source.slug,
+    release: release?.number ?? null,
+    changed: !release || !isDeepStrictEqual(release.config, lens.draft),
+    updatedAt: lens.updatedAt.toISOString(),
+  };
+}
+
+function viewOf(lens: LensRow, release: Release | null): LensView {
+  return { ...summaryOf(lens, release), draft: lens.draft, draftRevision: lens.draftRevision };
+}

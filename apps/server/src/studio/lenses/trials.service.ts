@@ -1,0 +1,27 @@
+import { preparing, readying, readQuestion, tryQuestion, type Trial } from '@ivy/core';
+import { Injectable } from '@nestjs/common';
+import { IndexKeeper } from '../../delivery/index-keeper.js';
+import { checkLength } from '../../delivery/results.service.js';
+import { inTurns } from '../../shared/turns.js';
+import { LensesService } from './lenses.service.js';
+
+/** Tries configs out that are not kept. */
+@Injectable()
+export class TrialsService {
+  constructor(
+    private readonly lenses: LensesService,
+    private readonly indexes: IndexKeeper,
+  ) {}
+
+  /** Answers with a config as it would be answered: what the Bench shows while one works on it. */
+  async answer(slug: string, body: { config: object; address: string }): Promise<Trial> {
+    const { lens: row, config } = await this.lenses.readFor(slug, body.config);
+    checkLength(body.address);
+    const { index } = await this.indexes.of(row.sourceId);
+    const now = Date.now();
+    await inTurns(preparing(index, config));
+    const { query, notices } = readQuestion(index, config, body.address, now);
+    await inTurns(readying(index, query));
+    return tryQuestion(index, config, row.source.slug, query, notices);
+  }
+}

@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { SharedModule } from '../../shared/shared.module.js';
+import { IntakeModule } from '../intake/intake.module.js';
+import { DeliveryModule } from '../../delivery/delivery.module.js';
+import { SourcesController } from './sources.controller.js';
+import { SourcesService } from './sources.service.js';
+
+@Module({
+  imports: [SharedModule, DeliveryModule, IntakeModule],
+  controllers: [SourcesController],
+  providers: [SourcesService],
+  exports: [SourcesService],
+})
+export class SourcesModule {}

@@ -1,0 +1,110 @@
+import { readSnapshot } from '@ivy/core';
+import { notes, onDatabase, startHarness, type Harness } from '../../../test/harness.js';
+
+let server: Harness;
+beforeAll(async () => {
+  server = await startHarness();
+});
+afterAll(() => server.stop());
+
+test('a CSV file becomes a source, with the type and role of every field', async () => {
+  const { status, body } = await server.upload(notes, 'field-notes.csv', { name: 'Notes', slug: 'notes' });
+  expect(status).toBe(201);
+  expect([body.slug, body.name, body.posts, body.rejected]).toEqual(['notes', 'Notes', 12, []]);
+  const types = Object.fromEntries(
+    body.fields.map((field: { key: string; type: string; role: string }) => [field.key, `${field.type} ${field.role}`]),
+  );
+  expect(types).toEqual({
+    id: 'text id',
+    title: 'text title',
+    habitat: 'terms null',
+    place: 'terms null',
+    kind: 'terms null',
+    published: 'date published',
+    minutes: 'number null',
+    open: 'boolean null',
+    url: 'link link',
+  });
+  const habitat = body.fields.find((field: { key: string }) => field.key === 'habitat');
+  expect(habitat).toMatchObject({ multiple: true, tree: false, separator: '|', filled: 12, distinct: 3 });
+  expect((await server.ask('GET', '/api/v1/sources/notes')).body).toEqual(body);
+  expect((await server.ask('GET', '/api/v1/sources')).body).toMatchObject([
+    { slug: 'notes', posts: 12, fieldCount: 9 },
+  ]);
+});
+
+test('terms come with parents and with how many posts stand under them', async () => {
+  const { body } = await server.ask('GET', '/api/v1/sources/notes/terms/place');
+  expect(
+    body.map((term: { slug: string; parent: string; count: number }) => [term.slug, term.parent, term.count]),
+  ).toEqual([
+    ['coast', null, 8],
+    ['north', 'coast', 4],
+    ['south', 'coast', 4],
+    ['inland', null, 4],
+  ]);
+  expect((await server.ask('GET', '/api/v1/sources/notes/terms/nope')).status).toBe(404);
+});
+
+test('a JSON file gets a name and a slug of its own', async () => {
+  const json = JSON.stringify({
+    items: [
+      { id: 1, title: 'A', tags: ['x', 'y'] },
+      { id: 2, title: 'B', tags: ['y'] },
+    ],
+  });
+  const first = await server.upload(json, 'my_posts.json');
+  const second = await server.upload(json, 'my_posts.json');
+  expect([first.body.name, first.body.slug, second.body.slug]).toEqual(['My posts', 'my-posts', 'my-posts-2']);
+});
+
+test('a broken file is refused in a sentence and changes nothing', async () => {
+  const before = await onDatabase(server.databaseUrl, 'SELECT count(*)::int AS n FROM post');
+  const { status, headers, body } = await server.upload('a,b\n1,"open', 'broken.csv');
+  expect(status).toBe(422);
+  expect(headers.get('content-type')).toContain('application/problem+json');
+  expect(body).toMatchObject({ code: 'broken-file', status: 422 });
+  expect(body.detail).toMatch(/quote/);
+  expect(await onDatabase(server.databaseUrl, 'SELECT count(*)::int AS n FROM post')).toEqual(before);
+});
+
+test('a slug that is taken, unknown parts and a missing file are refused', async () => {
+  expect((await server.upload(notes, 'a.csv', { slug: 'notes' })).body.code).toBe('slug-taken');
+  const unknown = await server.upload(notes, 'a.csv', { colour: 'red', slug: 'No Slug' });
+  expect([unknown.status, unknown.body.errors.map((error: { pointer: string }) => error.pointer).sort()]).toEqual([
+    400,
+    ['/colour', '/slug'],
+  ]);
+  expect((await server.ask('POST', '/api/v1/sources', { name: 'x' })).status).toBe(415);
+  const form = await fetch(`${server.url}/api/v1/sources`, { method: 'POST', body: new FormData() });
+  expect(form.status).toBe(400);
+});
+
+test('a source that a lens uses stays; one that none uses can go', async () => {
+  await server.ask('POST', '/api/v1/lenses', { name: 'On notes', source: 'notes' });
+  const used = await server.ask('DELETE', '/api/v1/sources/notes');
+  expect([used.status, used.body.code]).toEqual([409, 'source-in-use']);
+  expect(used.body.detail).toContain('On notes');
+  expect((await server.ask('DELETE', '/api/v1/sources/my-posts-2')).status).toBe(204);
+  expect((await server.ask('GET', '/api/v1/sources/my-posts-2')).status).toBe(404);
+});
+
+test('a thousand posts and a null character in one of them come in', async () => {
+  const records = Array.from({ length: 5000 }, (_, i) => ({
+    id: `p${i}`,
+    title: i === 7 ? 'with \u0000 in it' : `Post ${i}`,
+    kind: `k${i % 7}`,
+  }));
+  const { status, body } = await server.upload(JSON.stringify(records), 'many.json');
+  expect([status, body.posts]).toEqual([201, 5000]);
+});
+
+test('a browser gets the whole index as bytes, and reads the same posts from it', async () => {
+  await server.upload(notes, 'notes.csv', { slug: 'sent' });
+  const response = await fetch(`${server.url}/api/v1/sources/sent/index`);
+  expect(response.headers.get('content-type')).toBe('application/octet-stream');
+  const index = readSnapshot(new Uint8Array(await response.arrayBuffer()));
+  expect(index.size).toBe(12);
+  expect(index.postAt(index.numberOf('n3')!).values).toMatchObject({ title: 'Note 3', kind: ['sighting'] });
+  expect((await server.ask('GET', '/api/v1/sources/none/index')).status).toBe(404);
+});

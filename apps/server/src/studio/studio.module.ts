@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { DeliveryModule } from '../delivery/delivery.module.js';
+import { AboutController } from './about/about.controller.js';
+import { IntakeModule } from './intake/intake.module.js';
+import { LensesModule } from './lenses/lenses.module.js';
+import { PreviewController } from './preview/preview.controller.js';
+import { SourcesModule } from './sources/sources.module.js';
+
+/** What whoever works on sources and lenses asks for. All of it is behind the guard. */
+@Module({
+  imports: [DeliveryModule, IntakeModule, SourcesModule, LensesModule],
+  controllers: [AboutController, PreviewController],
+})
+export class StudioModule {}
