@@ -6,13 +6,26 @@ export interface ChosenPart {
   /** What it is called among all that is chosen in its facet. */
   key: string;
   label: string;
+  /** The same where the facet is named beside it. */
+  bare: string;
   /** What stays chosen in the facet without it. */
   rest: readonly string[];
 }
 
-/** A part for each value, in words of its own. */
-export function eachChosen({ chosen }: FacetShown, label: (value: string) => string): ChosenPart[] {
-  return chosen.map((value) => ({ key: value, label: label(value), rest: chosen.filter((other) => other !== value) }));
+/**
+ * A part for each value.
+ * @param words  what it is called in its facet
+ * @param label  what it is called alone, where that is more
+ */
+export function eachChosen(
+  { chosen }: FacetShown,
+  words: (value: string) => string,
+  label = (bare: string) => bare,
+): ChosenPart[] {
+  return chosen.map((value) => {
+    const bare = words(value);
+    return { key: value, label: label(bare), bare, rest: chosen.filter((other) => other !== value) };
+  });
 }
 
 /** A part for each option that is chosen. */

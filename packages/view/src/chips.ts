@@ -34,8 +34,8 @@ export function chipsView(shown: Shown): ChipsView | null {
     const at = facetShown(shown, key);
     if (!visible && choices.facets[key]) fixed.push([key, choices.facets[key]]);
     if (!at || !visible) continue;
-    for (const { key: part, label, rest } of kindViews[kind].chosen(at)) {
-      const name = fill(texts.remove, { facet, value: label });
+    for (const { key: part, label, bare, rest } of kindViews[kind].chosen(at)) {
+      const name = fill(texts.remove, { facet, value: bare });
       const without = linkTo(shown, choose(choices, key, rest));
       chips.push({ key: `${key} ${part}`, facet: key, label, name, without });
     }

@@ -70,5 +70,8 @@ function presetsOf({ shown, facet, settings }: FacetShown, from: string, to: str
 
 /** A range is one thing that is chosen. */
 export function chosenRange({ shown, settings, chosen }: FacetShown, of: RangeControl['of']): ChosenPart[] {
-  return chosen.map((value) => ({ key: value, label: rangeText(of, value, shown.settings, settings), rest: [] }));
+  return chosen.map((value) => {
+    const label = rangeText(of, value, shown.settings, settings);
+    return { key: value, label, bare: label, rest: [] };
+  });
 }

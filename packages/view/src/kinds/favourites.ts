@@ -22,6 +22,6 @@ export const favourites: KindView = {
   chosen: ({ shown, chosen }) => {
     const { texts, language } = shown.settings;
     const label = fill(texts.marked, { n: figure(language, chosen.length) });
-    return chosen.length === 0 ? [] : [{ key: 'marked', label, rest: [] }];
+    return chosen.length === 0 ? [] : [{ key: 'marked', label, bare: label, rest: [] }];
   },
 };

@@ -5,5 +5,10 @@ import type { KindView } from './kind.js';
 export const letters: KindView = {
   control: (at) => pressesView(at, 'letters'),
   // a letter alone would tell nobody what begins with it
-  chosen: (at) => eachChosen(at, (value) => `${at.settings.label}: ${optionLabel(at, value)}`),
+  chosen: (at) =>
+    eachChosen(
+      at,
+      (value) => optionLabel(at, value),
+      (letter) => `${at.settings.label}: ${letter}`,
+    ),
 };

@@ -7,14 +7,14 @@ import type { KindView } from './kind.js';
 
 export const switchView: KindView = {
   control: (at) => (at.settings.both ? { form: 'ways', ways: waysOf(at) } : flipView(at)),
-  chosen: (at) =>
-    eachChosen(at, (value) => {
-      const { texts, language } = at.shown.settings;
-      const words = wordFor(at, optionLabel(at, value));
-      // a bare “Yes” would tell nobody what it is a yes to
-      const isBare = words === texts.yes || words === texts.no;
-      return isBare ? `${at.settings.label}: ${words.toLocaleLowerCase(language)}` : words;
-    }),
+  chosen: (at) => {
+    const { texts, language } = at.shown.settings;
+    const words = (value: string) => wordFor(at, optionLabel(at, value));
+    // a bare “Yes” would tell nobody what it is a yes to
+    const label = (bare: string) =>
+      bare === texts.yes || bare === texts.no ? `${at.settings.label}: ${bare.toLocaleLowerCase(language)}` : bare;
+    return eachChosen(at, words, label);
+  },
 };
 
 function flipView(at: FacetShown): Control {
