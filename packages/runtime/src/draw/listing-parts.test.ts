@@ -52,7 +52,7 @@ test('what is chosen stands as chips, each taken away by a press or a key, and a
   expect(visit.address).toBe('kind=talk&open=yes');
   await visit.key(visit.named('Remove Kind: Talk'), 'Delete');
   expect(visit.address).toBe('open=yes');
-  await visit.key(visit.named('Remove Open: Open: yes'), 'Enter');
+  await visit.key(visit.named('Remove Open: Yes'), 'Enter');
   expect(visit.address).toBe('open=yes');
   await visit.press('Clear all');
   expect([visit.address, visit.all('.ivy-chips')]).toEqual(['', []]);

@@ -19,7 +19,7 @@ function answerTo(query: string): Answer {
     { key: 'q', kind: 'search', selected: q },
     { key: 'kind', kind: 'checkboxes', selected: kind ? kind.split(',') : [], options: [] },
   ];
-  return { address, release: 1, page: 1, matched: kind ? 1 : 9, facets, notices: [] } as unknown as Answer;
+  return { address, release: 1, page: 1, matched: kind ? 1 : 9, facets, items: [], notices: [] } as unknown as Answer;
 }
 
 interface Asked {
@@ -51,7 +51,11 @@ beforeEach(() => {
       const reply = async (status = 200) => {
         const answer = answerTo(url.split('?')[1] ?? '');
         const isKnown = url.includes('/listing/one?');
-        const body = { known: 'one', answer, ...(!isKnown && { settings, frame: [] }) };
+        const body = {
+          known: 'one',
+          answer,
+          ...(!isKnown && { settings, frame: { terms: {}, facets: [], fields: [], titleAt: -1 } }),
+        };
         done({ ok: status < 400, status, json: () => Promise.resolve(body) });
         await settle();
         await settle();
