@@ -28,10 +28,7 @@ const project = (name, folder, environment) => ({
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
   // Jest runs CommonJS, and some packages are ESM alone, so they are transformed too
   transformIgnorePatterns: [],
-  moduleNameMapper: {
-    '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'],
-    '^virtual:sheet$': '<rootDir>/../../tools/no-sheet.cjs',
-  },
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'] },
 });
 
 export default {

@@ -1,7 +1,7 @@
 // npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. The run stops if any two disagree. Ratios within a run are what counts; times are
 // this machine's.
-import { answer, buildIndex, readAddress, readLens, warm, writeSnapshot } from '../packages/core/dist/index.js';
+import { answer, buildIndex, readAddress, readLens, prewarm, writeSnapshot } from '../packages/core/dist/index.js';
 import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
@@ -95,7 +95,7 @@ async function measureEngine(collection, size) {
   const searches = makeSearches(100).map((one) => ({ ...one, query: readAddress(one.address, lens, index).query }));
   answer(index, searches[0].query);
   const start = performance.now();
-  warm(index, lens);
+  prewarm(index, lens);
   const warmed = performance.now() - start;
   reportKept(collection, index, size);
   console.log(`  counts under common terms ${ms(warmed)}\n  bytes a post ${bytesOf(index, size)}`);

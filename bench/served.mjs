@@ -136,7 +136,9 @@ function asker(port, next, until, times, sizes) {
       }
       start = performance.now();
       [head, left] = ['', -1];
-      socket.write(`GET /api/v1/lenses/bench/${asked} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nAccept-Encoding: gzip\r\n\r\n`);
+      socket.write(
+        `GET /api/v1/lenses/bench/${asked} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nAccept-Encoding: gzip\r\n\r\n`,
+      );
     };
     socket.setNoDelay(true);
     socket.on('connect', ask);

@@ -18,7 +18,7 @@ export function random(seed) {
     whole: (low, high) => Math.floor(between(low, high + 1)),
     chance: (share) => next() < share,
     pick: (list) => list[Math.floor(next() * list.length)],
-    /** Picks by weight: entries are [value, weight]. */
+    /** GatherMap by weight: entries are [value, weight]. */
     weighted: (entries) => {
       let at = next() * entries.reduce((sum, [, weight]) => sum + weight, 0);
       for (const [value, weight] of entries) if ((at -= weight) < 0) return value;

@@ -1,5 +1,6 @@
 import { transform } from 'lightningcss';
 import { readdirSync, readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { minify } from 'terser';
 import { defineConfig, type Plugin } from 'vite';
 
@@ -12,13 +13,12 @@ function sheet(): string {
   return transform({ filename: 'ivy-lens.css', code: Buffer.from(rules), minify: true }).code.toString();
 }
 
-/** The sheet as a module, and as a file for pages that are drawn before the script is there. */
+/** Puts the sheet into the script, and writes it as a file for pages that are drawn before the script is there. */
 function sheets(): Plugin {
-  const name = 'virtual:sheet';
+  const file = fileURLToPath(new URL('src/sheet.ts', import.meta.url));
   return {
-    name: 'sheet',
-    resolveId: (id) => (id === name ? `\0${name}` : null),
-    load: (id) => (id === `\0${name}` ? `export default ${JSON.stringify(sheet())}` : null),
+    name: 'sheets',
+    load: (id) => (id === file ? `export const sheet = ${JSON.stringify(sheet())};` : null),
     generateBundle() {
       this.emitFile({ type: 'asset', fileName: 'ivy-lens.css', source: sheet() });
     },

@@ -7,7 +7,7 @@ export * from './answer/expand.js';
 export * from './answer/find-terms.js';
 export { arrangeTerms } from './kinds/terms/term-order.js';
 export { readying } from './answer/readying.js';
-export { counting, preparing, warm, wording } from './answer/warm.js';
+export { prewarmCounts, prewarmColumns, prewarm, prewarmText } from './answer/prewarm.js';
 export * from './fields/cell.js';
 export * from './fields/describe.js';
 export * from './fields/discover.js';

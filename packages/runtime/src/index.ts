@@ -30,4 +30,4 @@ for (const [tag, element] of Object.entries(elements)) {
 }
 
 export type { FromPreview, PageState, ToPreview } from './listing/preview.js';
-export type { Reply } from './listing/asker.js';
+export type { Reply } from './listing/transport.js';

@@ -1,4 +1,4 @@
-import sheet from 'virtual:sheet';
+import { sheet } from './sheet.js';
 
 const done = new WeakSet<Document>();
 

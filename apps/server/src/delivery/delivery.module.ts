@@ -4,8 +4,8 @@ import { SharedModule } from '../shared/shared.module.js';
 import { EmbedController } from './embed.controller.js';
 import { HostedController } from './hosted/hosted.controller.js';
 import { HostedPages } from './hosted/hosted-pages.js';
-import { IndexKeeper } from './index-keeper.js';
-import { LensKeeper } from './lens-keeper.js';
+import { IndexCache } from './index-cache.js';
+import { LensCache } from './lens-cache.js';
 import { ResultsController } from './results.controller.js';
 import { ResultsService } from './results.service.js';
 
@@ -16,7 +16,7 @@ import { ResultsService } from './results.service.js';
 @Module({
   imports: [SharedModule],
   controllers: [ResultsController, HostedController, EmbedController, HealthController],
-  providers: [IndexKeeper, LensKeeper, ResultsService, HostedPages],
-  exports: [IndexKeeper, LensKeeper, ResultsService, HostedPages],
+  providers: [IndexCache, LensCache, ResultsService, HostedPages],
+  exports: [IndexCache, LensCache, ResultsService, HostedPages],
 })
 export class DeliveryModule {}

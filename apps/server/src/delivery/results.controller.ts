@@ -4,7 +4,7 @@ import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { Problem } from '../problem/problem.js';
 import { ResultsService, tagOfFrame, type Ready } from './results.service.js';
-import type { WrittenAnswer } from './written-answers.js';
+import type { ResponseBody } from './response-cache.js';
 
 @ApiTags('results')
 @Controller('api/v1/lenses/:slug')
@@ -123,7 +123,7 @@ export function takeParameter(address: string, name: string): { found: string; r
 }
 
 /** The bytes of a body in the form the asker can read. */
-function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: WrittenAnswer): Buffer {
+function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: ResponseBody): Buffer {
   void reply.header('content-type', 'application/json; charset=utf-8');
   if (!reply.hasHeader('vary')) void reply.header('vary', 'accept-encoding');
   const packed = /\bgzip\b(?!\s*;\s*q=0(\.0*)?\s*(,|$))/.test(request.headers['accept-encoding'] ?? '');

@@ -23,11 +23,11 @@ import {
 import { Injectable, Logger } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
-import { IndexKeeper, type KeptIndex } from './index-keeper.js';
-import { LensKeeper, type KeptLens } from './lens-keeper.js';
+import { IndexCache, type CachedIndex } from './index-cache.js';
+import { LensCache, type CachedLens } from './lens-cache.js';
 import { inTurns } from '../shared/turns.js';
 import { WorkAhead } from './work-ahead.js';
-import { writeAnswer, WrittenAnswers, type WrittenAnswer } from './written-answers.js';
+import { writeBody, ResponseCache, type ResponseBody } from './response-cache.js';
 
 /** The body of `results`: the answer, and which lens gave it. */
 export interface Results extends Answer {
@@ -54,8 +54,8 @@ export interface PageReply {
 
 /** A lens and the index it asks, taken once for a whole answer. */
 export interface Ready {
-  kept: KeptLens;
-  posts: KeptIndex;
+  kept: CachedLens;
+  posts: CachedIndex;
   etag: string;
 }
 
@@ -68,16 +68,16 @@ export interface Question extends AddressReading {
 @Injectable()
 export class ResultsService {
   readonly #log = new Logger(ResultsService.name);
-  readonly #ahead = new WeakMap<KeptIndex, WeakMap<Lens, WorkAhead>>();
-  readonly #written = new WrittenAnswers(64 * 1024 * 1024);
+  readonly #ahead = new WeakMap<CachedIndex, WeakMap<Lens, WorkAhead>>();
+  readonly #written = new ResponseCache(64 * 1024 * 1024);
 
   constructor(
-    private readonly keeper: LensKeeper,
-    private readonly indexes: IndexKeeper,
+    private readonly cachedLenses: LensCache,
+    private readonly indexes: IndexCache,
   ) {}
 
   async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
-    const kept = await this.keeper.of(slug, which);
+    const kept = await this.cachedLenses.of(slug, which);
     const posts = await this.indexes.of(kept.sourceId);
     const ahead = this.#workAhead(kept, posts, which);
     await this.#orForget(posts, kept.lens, ahead.columns);
@@ -99,7 +99,7 @@ export class ResultsService {
   }
 
   /** What failed must not be remembered: the next request tries again. */
-  async #orForget(posts: KeptIndex, lens: Lens, work: Promise<void>): Promise<void> {
+  async #orForget(posts: CachedIndex, lens: Lens, work: Promise<void>): Promise<void> {
     try {
       await work;
     } catch (error) {
@@ -109,7 +109,7 @@ export class ResultsService {
   }
 
   /** Work ahead begins with the first who asks. Of a release all is done, and the index kept with what was made. */
-  #workAhead({ sourceId, lens }: KeptLens, posts: KeptIndex, which: 'release' | 'draft'): WorkAhead {
+  #workAhead({ sourceId, lens }: CachedLens, posts: CachedIndex, which: 'release' | 'draft'): WorkAhead {
     let byLens = this.#ahead.get(posts);
     if (!byLens) this.#ahead.set(posts, (byLens = new WeakMap<Lens, WorkAhead>()));
     let ahead = byLens.get(lens);
@@ -129,12 +129,12 @@ export class ResultsService {
     ready: Ready,
     what: 'results' | 'listing' | 'page' | 'first page',
     address: string,
-  ): Promise<WrittenAnswer> {
+  ): Promise<ResponseBody> {
     const name = `${what} ${ready.etag} ${address}`;
     let written = this.#written.get(name);
     if (!written) {
       const question = await this.question(ready, address);
-      written = await writeAnswer(this.#body(ready, what, question));
+      written = await writeBody(this.#body(ready, what, question));
       this.#written.put(name, written);
     }
     return written;

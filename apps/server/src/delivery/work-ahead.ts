@@ -1,4 +1,4 @@
-import { counting, preparing, wording, type Lens, type PostIndex } from '@ivy/core';
+import { prewarmCounts, prewarmColumns, prewarmText, type Lens, type PostIndex } from '@ivy/core';
 import { inTurns } from '../shared/turns.js';
 
 /**
@@ -15,16 +15,16 @@ export class WorkAhead {
     private readonly index: PostIndex,
     private readonly lens: Lens,
   ) {
-    this.columns = inTurns(preparing(index, lens));
+    this.columns = inTurns(prewarmColumns(index, lens));
   }
 
   /** Done when searches have what they need. */
   words(): Promise<void> {
-    return (this.#words ??= this.columns.then(() => inTurns(wording(this.index, this.lens))));
+    return (this.#words ??= this.columns.then(() => inTurns(prewarmText(this.index, this.lens))));
   }
 
   /** Done when there is nothing more to do ahead. */
   counts(): Promise<void> {
-    return (this.#counts ??= this.words().then(() => inTurns(counting(this.index, this.lens))));
+    return (this.#counts ??= this.words().then(() => inTurns(prewarmCounts(this.index, this.lens))));
   }
 }

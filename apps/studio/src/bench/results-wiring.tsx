@@ -19,14 +19,14 @@ export function ResultsWiring({ lens, onEdit }: Props) {
         </h2>
       </header>
       <div className="min-h-0 flex-1 overflow-y-auto">
-        <Picks
+        <GatherMap
           label="Cards in a row"
           ways={['1', '2', '3', '4', '5', '6'].map((n) => [n, n] as const)}
           value={String(lens.look.columns)}
           hint="Where there is room for them."
           onPick={(columns) => onEdit({ ...lens, look: { ...lens.look, columns: Number(columns) } })}
         />
-        <Picks
+        <GatherMap
           label="Facets stand"
           ways={[
             ['side', 'at the side'],
@@ -35,7 +35,7 @@ export function ResultsWiring({ lens, onEdit }: Props) {
           value={lens.look.facets}
           onPick={(facets) => onEdit({ ...lens, look: { ...lens.look, facets } })}
         />
-        <Picks
+        <GatherMap
           label="A choice counts"
           ways={[
             ['change', 'at once'],
@@ -127,7 +127,7 @@ export function ResultsWiring({ lens, onEdit }: Props) {
 }
 
 /** A setting with a few ways, one of which is pressed. */
-function Picks<V extends string>({
+function GatherMap<V extends string>({
   label,
   ways,
   value,

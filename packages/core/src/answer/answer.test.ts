@@ -10,7 +10,7 @@ import type { Collection } from '../model/post.js';
 import type { Query } from '../lens/query.js';
 import { answer, countMatched } from './answer.js';
 import { rankedAhead, readying } from './readying.js';
-import { warm, warming } from './warm.js';
+import { prewarm, prewarmAll } from './prewarm.js';
 
 declare const process: { env: Record<string, string | undefined> };
 
@@ -33,7 +33,7 @@ test('answers the same once it is warm, whatever was asked before', () => {
   fc.assert(
     fc.property(asked, ({ collection, query }) => {
       const index = buildIndex(collection);
-      warm(index, query.lens);
+      prewarm(index, query.lens);
       // the choices of a query one by one, so that counts under each are kept before all are asked for
       for (const [key, selection] of Object.entries(query.selections)) {
         const alone = { ...query, selections: { [key]: selection } };
@@ -53,7 +53,7 @@ test('answers the same however far it is warm', () => {
   fc.assert(
     fc.property(asked, fc.nat({ max: 30 }), ({ collection, query }, most) => {
       const index = buildIndex(collection);
-      const steps = warming(index, query.lens);
+      const steps = prewarmAll(index, query.lens);
       for (let i = 0; i < most && !steps.next().done; i++) stopped = Math.max(stopped, i);
       const expected = expectedAnswer(collection, query);
       expect(actualAnswer(answer(index, query))).toEqual(expected);

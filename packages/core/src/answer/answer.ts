@@ -155,7 +155,7 @@ function waysOut(written: AddressWriter, { active, combined }: Passed): Way[] {
   const ways: Way[] = [];
   for (let i = 0; i < active.length; i++) {
     const facet = active[i]!;
-    const matched = combined.others(i).count;
+    const matched = combined.leaveOneOut(i).count;
     if (matched > 0) ways.push({ without: facet.key, matched, address: written.without(facet) });
   }
   return ways.sort((a, b) => b.matched - a.matched);

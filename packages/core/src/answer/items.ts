@@ -4,7 +4,7 @@ import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
-import { KeptItems } from './kept-items.js';
+import { ItemCache } from './item-cache.js';
 import type { Marker } from '../engine/words/marks.js';
 import { noTerm } from '../engine/store/values.js';
 import { plainText } from '../text/plain-text.js';
@@ -23,7 +23,7 @@ export interface ItemPlan {
   title: ItemField | null;
   link: ItemField | null;
   /** Items as they were last drawn, without marks. The newest posts are on most first pages. */
-  kept: KeptItems<Item>;
+  kept: ItemCache<Item>;
 }
 
 /** Items kept of a lens at least. */
@@ -47,7 +47,7 @@ export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
     fields: [...new Set(keys)].map((key) => itemField(index, key)),
     title: byRole('title'),
     link: byRole('link'),
-    kept: new KeptItems(itemsKept),
+    kept: new ItemCache(itemsKept),
   };
 }
 

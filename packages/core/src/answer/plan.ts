@@ -144,7 +144,8 @@ export function countedOf(
   };
   return {
     all: new Counted(combined.all, plan.scope, active.length === 1 ? keptOf(0) : null),
-    others: (at) => new Counted(combined.others(at), plan.scope, active.length === 2 ? keptOf(1 - at) : null, false),
+    others: (at) =>
+      new Counted(combined.leaveOneOut(at), plan.scope, active.length === 2 ? keptOf(1 - at) : null, false),
   };
 }
 

@@ -37,7 +37,7 @@ export function sieve(index: PostIndex, query: Query): Sieve {
       before,
       after,
       alone: scope.set.and(each[i]!).count,
-      back: combined.others(i).count - matched,
+      back: combined.leaveOneOut(i).count - matched,
     };
     before = after;
     return step;

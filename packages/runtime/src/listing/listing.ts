@@ -1,8 +1,8 @@
 import type { Answer, FoundTerms, Settings } from '@ivy/core';
-import { HttpAsker, type Asker, type Reply } from './asker.js';
+import { HttpTransport, type Transport, type Reply } from './transport.js';
 import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { isMarksChange, keepFolds, keepMarks, readFolds, readMarks } from './kept.js';
-import { PreviewAsker, tellWent, type PageState } from './preview.js';
+import { PreviewTransport, tellWent, type PageState } from './preview.js';
 
 export type Status = 'loading' | 'ready' | 'failed';
 
@@ -52,7 +52,7 @@ export class Listing {
 
   readonly #watchers = new Set<(answered: boolean) => void>();
   readonly #answers = new Map<string, Reply>();
-  readonly #asker: Asker;
+  readonly #transport: Transport;
   readonly #preview: boolean;
   #running: AbortController | undefined;
   readonly #finding = new Map<string, AbortController>();
@@ -78,13 +78,13 @@ export class Listing {
     });
     this.folds = preview ? new Map<string, boolean>() : readFolds(name);
     if (preview) {
-      this.#asker = new PreviewAsker(
+      this.#transport = new PreviewTransport(
         name,
         (address) => void this.#go(address),
         (state) => void this.#show(state),
       );
     } else {
-      this.#asker = new HttpAsker(origin, name);
+      this.#transport = new HttpTransport(origin, name);
       addEventListener('popstate', () => {
         this.forgetTyped();
         this.endTyping();
@@ -130,7 +130,7 @@ export class Listing {
     const running = (this.#counting = new AbortController());
     this.redraw();
     try {
-      const reply = await this.#asker.ask(address, running.signal);
+      const reply = await this.#transport.ask(address, running.signal);
       if (running.signal.aborted) return;
       // pressed, the button finds its answer here at once
       this.#remember(address, reply);
@@ -201,7 +201,7 @@ export class Listing {
     const text = this.finds.get(key)?.trim() ?? '';
     if (running.signal.aborted || text === '' || !this.settings) return;
     try {
-      const found = await this.#asker.find(key, text, writeChoices(this.choices, this.settings), running.signal);
+      const found = await this.#transport.find(key, text, writeChoices(this.choices, this.settings), running.signal);
       if (running.signal.aborted) return;
       this.found.set(key, found);
       this.redraw();
@@ -289,7 +289,7 @@ export class Listing {
     if (before && (!keepChoices || this.settings?.address.apply === 'button')) this.#take(before);
     this.redraw();
     try {
-      const reply = await this.#asker.ask(address, running.signal);
+      const reply = await this.#transport.ask(address, running.signal);
       if (running.signal.aborted) return;
       this.#remember(address, reply);
       this.waiting = false;

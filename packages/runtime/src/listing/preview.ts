@@ -1,5 +1,5 @@
 import type { FoundTerms } from '@ivy/core';
-import { fetchJson, urlOfTerms, type Asker, type Reply } from './asker.js';
+import { fetchJson, urlOfTerms, type Transport, type Reply } from './transport.js';
 
 /** What a preview says to the Bench around it. */
 export type FromPreview =
@@ -18,7 +18,7 @@ export type ToPreview =
   | { ivy: 'go'; address: string };
 
 /** Asks the Bench, which answers with the draft as it stands this moment. */
-export class PreviewAsker implements Asker {
+export class PreviewTransport implements Transport {
   readonly #waiting = new Map<number, { done: (reply: Reply) => void; fail: (error: Error) => void }>();
   #next = 1;
 

@@ -1,6 +1,6 @@
-import { preparing, readying, readQuestion, tryQuestion, type Trial } from '@ivy/core';
+import { prewarmColumns, readying, readQuestion, tryQuestion, type Trial } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
-import { IndexKeeper } from '../../delivery/index-keeper.js';
+import { IndexCache } from '../../delivery/index-cache.js';
 import { checkLength } from '../../delivery/results.service.js';
 import { inTurns } from '../../shared/turns.js';
 import { LensesService } from './lenses.service.js';
@@ -10,7 +10,7 @@ import { LensesService } from './lenses.service.js';
 export class TrialsService {
   constructor(
     private readonly lenses: LensesService,
-    private readonly indexes: IndexKeeper,
+    private readonly indexes: IndexCache,
   ) {}
 
   /** Answers with a config as it would be answered: what the Bench shows while one works on it. */
@@ -19,7 +19,7 @@ export class TrialsService {
     checkLength(body.address);
     const { index } = await this.indexes.of(row.sourceId);
     const now = Date.now();
-    await inTurns(preparing(index, config));
+    await inTurns(prewarmColumns(index, config));
     const { query, notices } = readQuestion(index, config, body.address, now);
     await inTurns(readying(index, query));
     return tryQuestion(index, config, row.source.slug, query, notices);

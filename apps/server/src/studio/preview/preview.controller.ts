@@ -1,7 +1,7 @@
 import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
-import { LensKeeper } from '../../delivery/lens-keeper.js';
+import { LensCache } from '../../delivery/lens-cache.js';
 import { previewPolicy } from '../../doors/policies.js';
 import { previewPage } from './preview-page.js';
 
@@ -9,7 +9,7 @@ import { previewPage } from './preview-page.js';
 @ApiExcludeController()
 @Controller('preview')
 export class PreviewController {
-  constructor(private readonly lenses: LensKeeper) {}
+  constructor(private readonly lenses: LensCache) {}
 
   @Get(':slug')
   async preview(@Param('slug') slug: string, @Res() reply: FastifyReply): Promise<void> {

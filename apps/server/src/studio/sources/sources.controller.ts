@@ -14,7 +14,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { notFound, Problem } from '../../problem/problem.js';
 import { bodyPipe } from '../../problem/body.pipe.js';
 import { inTurns } from '../../shared/turns.js';
-import { IndexKeeper } from '../../delivery/index-keeper.js';
+import { IndexCache } from '../../delivery/index-cache.js';
 import { IntakeBody } from './intake.body.js';
 import type { JobView } from '../intake/jobs.controller.js';
 import { SourceSummary, SourceView, summaryOf, TermView, termViews, viewOf } from './source.view.js';
@@ -30,7 +30,7 @@ const mostPostsSent = 50_000;
 export class SourcesController {
   constructor(
     private readonly sources: SourcesService,
-    private readonly indexes: IndexKeeper,
+    private readonly indexes: IndexCache,
     private readonly uploads: Uploads,
     private readonly jobs: Jobs,
   ) {}

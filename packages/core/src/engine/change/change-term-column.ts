@@ -1,5 +1,5 @@
 import type { Arena } from '../kernel/arena.js';
-import { picksOf, type InOrder, type NewNumbers, type Picks } from '../store/picks.js';
+import { gatherMapOf, type InOrder, type NewNumbers, type GatherMap } from '../store/gather-map.js';
 import type { TermList } from '../store/term-list.js';
 import { pickMany, type Values } from '../store/values.js';
 import { listBits, moveBits, setBit } from '../base/bits.js';
@@ -9,8 +9,8 @@ import { roomForTerms, sizesIn } from '../columns/term-sets.js';
 
 /** Where the posts of an index stand after a change that left those that stay in their order. */
 export interface Moves extends InOrder {
-  /** Picks of the posts that are gone. */
-  gone: Picks;
+  /** GatherMap of the posts that are gone. */
+  gone: GatherMap;
   /** New numbers of the old posts; -1 for one that is gone. */
   ofOld: Int32Array;
 }
@@ -23,8 +23,8 @@ export function movesOf(ordered: InOrder, { ofOld, isOrderKept }: NewNumbers): M
   if (!isOrderKept) return null;
   const gone: number[] = [];
   for (let p = 0; p < ofOld.length; p++) if (ofOld[p]! < 0) gone.push(p);
-  if (gone.length + ordered.addedAt.length > ordered.picks.rows.length * manyChanged) return null;
-  return { ...ordered, gone: picksOf(Int32Array.from(gone)), ofOld };
+  if (gone.length + ordered.addedAt.length > ordered.gatherMap.rows.length * manyChanged) return null;
+  return { ...ordered, gone: gatherMapOf(Int32Array.from(gone)), ofOld };
 }
 
 /**
@@ -38,12 +38,12 @@ export function changeTermColumn(
   old: TermColumn,
   terms: TermList,
   values: Values,
-  pick: (picks: Picks) => Values,
+  pick: (gatherMap: GatherMap) => Values,
   moves: Moves,
   arena: Arena | null,
 ): TermColumn {
   const count = terms.terms.length;
-  const size = moves.picks.rows.length;
+  const size = moves.gatherMap.rows.length;
   const added = rowsOf(terms, pick(moves.added));
   const gone = sizesIn(count, rowsOf(terms, pick(moves.gone)).rows);
   const more = sizesIn(count, added.rows);
@@ -61,11 +61,11 @@ export function changeTermColumn(
       mergeInto(list, oldList ?? listBits(oldSet!), moves.ofOld, posts);
       continue;
     }
-    if (oldSet) moveBits(oldSet, set!, moves.picks.runs);
+    if (oldSet) moveBits(oldSet, set!, moves.gatherMap.runs);
     else for (const post of oldList!) if (moves.ofOld[post]! >= 0) setBit(set!, moves.ofOld[post]!);
     for (const post of posts) setBit(set!, post);
   }
-  const { rows, isShared } = rowsAfter(old, added, values, moves.picks, count) ?? rowsOf(terms, values);
+  const { rows, isShared } = rowsAfter(old, added, values, moves.gatherMap, count) ?? rowsOf(terms, values);
   return adoptedFor(values, columnOf(terms, kept, rows, size, arena, isShared));
 }
 
@@ -104,7 +104,7 @@ function rowsAfter(
   { rows, sharesRows }: TermColumn,
   added: RowsOf,
   values: Values,
-  picks: Picks,
+  gatherMap: GatherMap,
   terms: number,
 ): RowsOf | null {
   if (rows?.form !== 'many' || added.rows.form !== 'many') return null;
@@ -113,6 +113,6 @@ function rowsAfter(
     return { rows: { form: 'many', starts: values.starts, values: values.numbers }, isShared: true };
   }
   const [before, now] = [rows, added.rows].map((one) => ({ starts: one.starts, numbers: one.values }));
-  const { starts, numbers } = pickMany(before!, now!, picks, terms);
+  const { starts, numbers } = pickMany(before!, now!, gatherMap, terms);
   return { rows: { form: 'many', starts, values: numbers }, isShared: false };
 }

@@ -2,7 +2,14 @@ import { fieldWithRole, type Field, type Post, type Term } from '../../model/pos
 import { mergeTexts } from '../words/merge-texts.js';
 import { buildTextIndex } from '../words/text-index.js';
 import { packValues } from '../store/pack-values.js';
-import { inOrder, newNumbers, picksOf, type InOrder, type NewNumbers, type Picks } from '../store/picks.js';
+import {
+  inOrder,
+  newNumbers,
+  gatherMapOf,
+  type InOrder,
+  type NewNumbers,
+  type GatherMap,
+} from '../store/gather-map.js';
 import { packPosts } from '../store/post-packer.js';
 import { newestFirst, postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
@@ -42,27 +49,27 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
 
   const published = fieldWithRole(fields, 'published');
-  const picks =
+  const gatherMap =
     inOldOrder(old, added, kept, published) ??
     inNewOrder(old, added, kept, published && { field: published, before, terms: termsOf(published.key) });
-  const numbers = newNumbers(old.size, added.size, picks);
+  const numbers = newNumbers(old.size, added.size, gatherMap);
   const valuesOf = (key: string) =>
-    pickValues(before.get(key)!, added.values.get(key)!, picks, termsOf(key)?.terms.length ?? 0);
+    pickValues(before.get(key)!, added.values.get(key)!, gatherMap, termsOf(key)?.terms.length ?? 0);
   const store: PostStore = {
-    size: picks.rows.length,
-    ids: pickTexts(old.store.ids, added.ids, picks),
+    size: gatherMap.rows.length,
+    ids: pickTexts(old.store.ids, added.ids, gatherMap),
     byId: mergeIds(old, added, numbers),
     values: new Map(fields.map((field) => [field.key, valuesOf(field.key)])),
   };
   const bare = new PostIndex(fields, taxonomies, store);
-  const ordered = inOrder(picks);
+  const ordered = inOrder(gatherMap);
   const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, ordered)) : [];
   const now = new PostIndex(fields, taxonomies, store, texts, old.arenaFrom);
   const moves = movesOf(ordered, numbers);
   for (const [key, column] of moves ? old.columns : []) {
     const terms = now.termList(key);
     if (!terms || !sameTerms(old, now, key)) continue;
-    const pick = (some: Picks) => pickValues(before.get(key)!, added.values.get(key)!, some, terms.terms.length);
+    const pick = (some: GatherMap) => pickValues(before.get(key)!, added.values.get(key)!, some, terms.terms.length);
     now.keepColumn(key, changeTermColumn(column, terms, store.values.get(key)!, pick, moves!, now.arena));
   }
   return now;
@@ -90,7 +97,12 @@ function keptPosts(old: PostIndex, added: PostStore, gone: readonly string[]): U
 }
 
 /** Puts the added posts between the old ones, as those stand; null where they may stand otherwise now. */
-function inOldOrder(old: PostIndex, added: PostStore, kept: Uint32Array, published: Field | undefined): Picks | null {
+function inOldOrder(
+  old: PostIndex,
+  added: PostStore,
+  kept: Uint32Array,
+  published: Field | undefined,
+): GatherMap | null {
   const before = fieldWithRole(old.fields, 'published');
   if (before?.key !== published?.key || before?.type !== published?.type) return null;
   const [oldValues, addedValues] = [old.valuesOf(published?.key ?? ''), added.values.get(published?.key ?? '')];
@@ -109,18 +121,18 @@ function inNewOrder(
   added: PostStore,
   kept: Uint32Array,
   published: { field: Field; before: ReadonlyMap<string, Values>; terms: TermList | null } | undefined,
-): Picks {
+): GatherMap {
   const rows = new Int32Array(kept.length + added.size);
   rows.set(kept);
   for (let post = 0; post < added.size; post++) rows[kept.length + post] = ~post;
-  const loose = picksOf(rows);
+  const loose = gatherMapOf(rows);
   const byId = mergeIds(old, added, newNumbers(old.size, added.size, loose));
-  if (!published) return picksOf(rows.map((_, p) => rows[byId[p]!]!));
+  if (!published) return gatherMapOf(rows.map((_, p) => rows[byId[p]!]!));
   const { field, before, terms } = published;
   const { key } = field;
   const values = pickValues(before.get(key)!, added.values.get(key)!, loose, terms?.terms.length ?? 0);
   const order = newestFirst(field, values, terms, byId);
-  return picksOf(rows.map((_, p) => rows[order[p]!]!));
+  return gatherMapOf(rows.map((_, p) => rows[order[p]!]!));
 }
 
 /** Old values of a field, in the terms of the new index; none where the field is new or of another type. */
@@ -179,10 +191,10 @@ function sameLabels(old: PostIndex, now: PostIndex): boolean {
 }
 
 /** Cuts the words of added posts and takes over those of all others. */
-function changeText({ fields, text: old }: KeptText, now: PostIndex, { picks, addedAt }: InOrder): KeptText {
+function changeText({ fields, text: old }: KeptText, now: PostIndex, { gatherMap, addedAt }: InOrder): KeptText {
   const added = buildTextIndex(
     addedAt.length,
     fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) })),
   );
-  return { fields, text: mergeTexts(old, added, picks) };
+  return { fields, text: mergeTexts(old, added, gatherMap) };
 }

@@ -30,7 +30,7 @@ test('counts of the lowest terms, gathered, are those of all terms', () => {
       const starts = Uint32Array.from([0, ...posts.map((_, p) => posts.slice(0, p + 1).flat().length)]);
       const kept = lowest(tree, starts, Uint16Array.from(posts.flat()));
       // others' counts lie before them
-      const counts = new Uint32Array(2 + parents.length + tree.forks.length);
+      const counts = new Uint32Array(2 + parents.length + tree.branching.length);
       for (const number of kept.values) counts[2 + number]!++;
       gathered(tree, counts, 2, 2 + parents.length);
       expect([...counts.subarray(2, 2 + parents.length)]).toEqual(
@@ -45,7 +45,7 @@ test('counts of the lowest terms, gathered, are those of all terms', () => {
 test('what follows from another term is left out', () => {
   // 1 and 2 under 0, 3 under 1; a post carries 3, another 2 and 3
   const tree = treeOf(Int32Array.of(-1, 0, 0, 1))!;
-  expect([...tree.forks]).toEqual([0]);
+  expect([...tree.branching]).toEqual([0]);
   const kept = lowest(tree, Uint32Array.of(0, 3, 7), Uint16Array.of(3, 1, 0, 2, 0, 3, 1));
   expect([[...kept.starts], [...kept.values]]).toEqual([
     [0, 1, 4],

@@ -1,8 +1,8 @@
 /** Terms that may stand under one another: `parents` says under which each does, -1 at the top; parents come first. */
 export interface Tree {
   parents: Int32Array;
-  /** Terms that have several below them: a post may stand under such a term in several ways. */
-  forks: Uint32Array;
+  /** Terms that have several below them: a post may stand under such a term in several duplicatePaths. */
+  branching: Uint32Array;
   /**
    * Terms in a row that stand under the same one, last first: the first of them, the one after the last, and the one
    * they stand under, three numbers each.
@@ -16,8 +16,8 @@ export function treeOf(parents: Int32Array): Tree | null {
   if (parents.every((parent) => parent < 0)) return null;
   const below = new Uint32Array(parents.length);
   for (const parent of parents) if (parent >= 0) below[parent]!++;
-  const forks = Uint32Array.from(parents.keys()).filter((t) => below[t]! > 1);
-  return { parents, forks, runs: runsOf(parents) };
+  const branching = Uint32Array.from(parents.keys()).filter((t) => below[t]! > 1);
+  return { parents, branching, runs: runsOf(parents) };
 }
 
 function runsOf(parents: Int32Array): Uint32Array {
@@ -34,16 +34,16 @@ function runsOf(parents: Int32Array): Uint32Array {
 
 /**
  * Leaves out of the terms of each post those that have another below them: they follow from it. Where a post stands
- * under a term in several ways, a number past all terms, that of the term's place among the forks, is put in for each
+ * under a term in several duplicatePaths, a number past all terms, that of the term's place among the branching, is put in for each
  * way but one. `gathered` makes the counts of all terms of what is left.
  * @param starts  the terms of post `p`, all above them included, are `values[starts[p] … starts[p + 1])`
  */
-export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Numbers) {
+export function lowest({ parents, branching }: Tree, starts: Uint32Array, values: Numbers) {
   const size = starts.length - 1;
   const terms = parents.length;
   const forkOf = new Int32Array(terms).fill(-1);
-  forks.forEach((term, i) => (forkOf[term] = i));
-  // ways are fewer than lowest terms, and those are no more than all
+  branching.forEach((term, i) => (forkOf[term] = i));
+  // duplicatePaths are fewer than lowest terms, and those are no more than all
   const kept = { starts: new Uint32Array(size + 1), values: new Uint32Array(values.length * 2) };
   const below = new Uint32Array(terms);
   let end = 0;
@@ -67,10 +67,10 @@ export function lowest({ parents, forks }: Tree, starts: Uint32Array, values: Nu
 /**
  * Makes the counts of all terms, in place, of counts of what `lowest` left.
  * @param first  where those by term begin among the counts
- * @param ways   where those by fork begin
+ * @param duplicatePaths   where those by fork begin
  */
-export function gathered({ forks, runs }: Tree, counts: Uint32Array, first: number, ways: number): void {
-  for (let i = 0; i < forks.length; i++) counts[first + forks[i]!]! -= counts[ways + i]!;
+export function gathered({ branching, runs }: Tree, counts: Uint32Array, first: number, duplicatePaths: number): void {
+  for (let i = 0; i < branching.length; i++) counts[first + branching[i]!]! -= counts[duplicatePaths + i]!;
   // parents come first, so that what is added to one is whole; as 32-bit numbers, which sums are not by themselves
   for (let i = 0; i < runs.length; i += 3) {
     const end = first + runs[i + 1]!;

@@ -71,7 +71,7 @@ test('a column whose rows were given up is still counted by', () => {
     Uint32Array.from({ length: size }, (_, p) => p),
   );
   for (const arena of [null, index.arena]) {
-    expect([...countTermsOf({ ...place, board: arena && place.board }, every, arena)]).toEqual([...place.sizes]);
+    expect([...countTermsOf({ ...place, packed: arena && place.packed }, every, arena)]).toEqual([...place.sizes]);
   }
 });
 

@@ -5,7 +5,7 @@ import { countsAt, type Counts } from './counts.js';
 import { gathered, lowest, treeOf, type Tree } from './lineage.js';
 import type { PostSet } from '../sets/post-set.js';
 import type { SortedColumn } from './sorted-column.js';
-import { stepsOfWalk, stepsOnBoard, type TermColumn } from './term-column.js';
+import { stepsOfWalk, stepsOnPackedPostings, type TermColumn } from './term-column.js';
 import type { Rows } from './term-rows.js';
 
 /** A column whose numbers go into rows: of terms, or of values by their rank. */
@@ -19,8 +19,8 @@ export interface RowPlace {
   count: number;
   /** Of terms that stand under one another, of which rows have the lowest. */
   tree: Tree | null;
-  /** Where the numbers of its forks begin. */
-  forks: number;
+  /** Where the numbers of its branching begin. */
+  branching: number;
   /** Up to how many posts it is less to count by all than by this column alone. */
   mostForOne: number;
 }
@@ -129,14 +129,14 @@ function placesOf(columns: readonly RowColumn[]): { places: Map<RowColumn, RowPl
       first: end,
       count,
       tree: 'parents' in column ? treeOf(column.parents) : null,
-      forks: 0,
+      branching: 0,
       mostForOne: 0,
     });
     end += Math.ceil(count / step) * step;
   }
   for (const place of places.values()) {
-    place.forks = end;
-    end += place.tree?.forks.length ?? 0;
+    place.branching = end;
+    end += place.tree?.branching.length ?? 0;
   }
   return { places, count: end + signs };
 }
@@ -151,8 +151,8 @@ interface Part {
   end: number;
 }
 
-function partOf(column: RowColumn, { first, count, tree, forks }: RowPlace, before: PostRows | null): Part {
-  const place = { first, below: count, rest: forks, end: count + (tree?.forks.length ?? 0) };
+function partOf(column: RowColumn, { first, count, tree, branching }: RowPlace, before: PostRows | null): Part {
+  const place = { first, below: count, rest: branching, end: count + (tree?.branching.length ?? 0) };
   if ('ranks' in column) return { ...place, rows: { starts: null, values: column.ranks } };
   const rows = column.rows ?? rowsIn(before!, column);
   if (rows.form === 'one') return { ...place, rows: { starts: null, values: rows.values } };
@@ -246,7 +246,7 @@ function mostPosts(size: number, width: number, columns: readonly RowColumn[]): 
     for (const column of columns) {
       if ('ranks' in column) apart += posts;
       // rows of a column's own are given up for these
-      else apart += Math.min(column.sharesRows ? stepsOfWalk(column, posts) : Infinity, stepsOnBoard(column));
+      else apart += Math.min(column.sharesRows ? stepsOfWalk(column, posts) : Infinity, stepsOnPackedPostings(column));
     }
     return posts * width * stepInRow <= apart;
   };
@@ -275,11 +275,11 @@ export class RowCounts {
    */
   constructor(rows: PostRows, posts: PostSet, arena: Arena | null, isForAll = false) {
     const { list } = posts.listedIn(arena);
-    const tallied = arena?.tallyRows(list, rows.at, rows.width, rows.count, rows.long.size);
+    const countsOf = arena?.countRows(list, rows.at, rows.width, rows.count, rows.long.size);
     this.#arena = arena;
-    this.#counts = tallied?.counts ?? Arena.zeros(arena, rows.count);
-    if (!tallied) countRows(rows, list, this.#counts);
-    countLong(rows, tallied?.long ?? list, this.#counts);
+    this.#counts = countsOf?.counts ?? Arena.zeros(arena, rows.count);
+    if (!countsOf) countRows(rows, list, this.#counts);
+    countLong(rows, countsOf?.long ?? list, this.#counts);
     if (isForAll) for (const place of rows.places.values()) this.#gather(place);
     this.#found = isForAll ? countsAt(this.#counts, 0, rows.count, arena) : null;
   }
@@ -291,7 +291,7 @@ export class RowCounts {
   }
 
   /** The same where they lie, with which of them are not 0. */
-  tallied(place: RowPlace): Counts {
+  countsOf(place: RowPlace): Counts {
     this.#gather(place);
     const { first, count: size } = place;
     const values = this.#counts;
@@ -302,9 +302,9 @@ export class RowCounts {
   }
 
   #gather(place: RowPlace): void {
-    const { tree, first, forks } = place;
+    const { tree, first, branching } = place;
     if (!tree || this.#whole?.has(place)) return;
-    gathered(tree, this.#counts, first, forks);
+    gathered(tree, this.#counts, first, branching);
     (this.#whole ??= new Set()).add(place);
   }
 }

@@ -33,7 +33,7 @@ test.each(Object.entries(kinds))('posts with values that are %s are found betwee
         (p) => !Number.isNaN(values[p]!) && (from === null || values[p]! >= from) && (to === null || values[p]! <= to),
       );
       const plain = column(values, null);
-      if (isFalling) expect(plain.falling).toBe(true);
+      if (isFalling) expect(plain.descending).toBe(true);
       expect([...postsWithin(plain, plain, from, to).list]).toEqual(expected);
       const arena = new Arena(size, 40_000);
       const kept = column(values, arena);
@@ -78,7 +78,7 @@ test('whole numbers that lie close are told apart without being sorted, as they 
         arena(),
       );
       expect(found).toEqual(buildSortedColumn(values, order, arena()));
-      if (isFalling) expect(found!.falling).toBe(true);
+      if (isFalling) expect(found!.descending).toBe(true);
     }),
     { numRuns: 300 },
   );

@@ -27,7 +27,7 @@ export interface SortedColumn {
    * Values fall as post numbers rise, and posts without one come last: so it is for the field that numbers posts. The
    * posts of a run of ranks are then a run of numbers.
    */
-  falling: boolean;
+  descending: boolean;
   /**
    * `steps[i]` holds the first `i × stride` of `posts` as a set: a run from the start is one of these and a few more
    * posts, so it never sets more than `stride` bits one by one. None are needed where values fall.
@@ -130,8 +130,8 @@ function columnOf(
   arena: Arena | null,
 ): SortedColumn {
   const size = ranks.length;
-  const falling = areFalling(ranks, distinct.length, count);
-  const ordered = falling ? null : order();
+  const descending = areFalling(ranks, distinct.length, count);
+  const ordered = descending ? null : order();
   const posts = ordered ? (arena?.adopt(ordered) ?? ordered.slice()) : new Uint32Array(0);
   const stride = Math.max(32, Math.ceil(count / stepsKept));
   const here = arena ? arena.adopt(ranks) : ranks;
@@ -143,10 +143,10 @@ function columnOf(
     posts,
     starts,
     count,
-    falling,
-    steps: falling ? [] : stepsOf(size, posts, stride),
+    descending,
+    steps: descending ? [] : stepsOf(size, posts, stride),
     stride,
-    filled: falling ? spanBits(size, 0, count) : bitsOf(size, posts),
+    filled: descending ? spanBits(size, 0, count) : bitsOf(size, posts),
     whole,
     gapless: whole && distinct[distinct.length - 1]! - distinct[0]! === distinct.length - 1,
   };
@@ -201,7 +201,7 @@ function countUpTo({ distinct, starts, gapless }: SortedColumn, value: number, s
 function firstPosts(column: SortedColumn, count: number, arena: Arena | null): Bits {
   const filled = column.count;
   if (count === filled) return column.filled;
-  if (column.falling) return fillSpan(cleanBits(column.size, arena), filled - count, filled);
+  if (column.descending) return fillSpan(cleanBits(column.size, arena), filled - count, filled);
   // the nearest step: from the one before posts are put in, from the one after they are taken out
   const step = Math.min(Math.round(count / column.stride), column.steps.length - 1);
   const bits = arena?.copy(column.steps[step]!) ?? column.steps[step]!.slice();
@@ -229,7 +229,7 @@ export function postsWithin(
   if (start === end) {
     const count = Math.max(0, begun - over);
     const filled = start.count;
-    if (start.falling) return PostSet.ofSpan(size, filled - over - count, count, arena);
+    if (start.descending) return PostSet.ofSpan(size, filled - over - count, count, arena);
     if (PostSet.isFew(size, count)) return PostSet.ofUnsorted(size, start.posts.subarray(over, over + count), arena);
   }
   const reached = PostSet.ofBits(size, firstPosts(start, begun, arena), begun);
@@ -242,5 +242,5 @@ export function postsWithin(
  */
 export function walkedColumns(ordered: readonly SortedColumn[]): readonly SortedColumn[] {
   const [start, end] = ordered;
-  return start && start === end && start.falling ? [] : ordered;
+  return start && start === end && start.descending ? [] : ordered;
 }

@@ -7,7 +7,7 @@ import { countShared, hasBit, type Bits } from '../base/bits.js';
 import { PostSet } from '../sets/post-set.js';
 import { finished, type Steps } from '../base/steps.js';
 import { findingRows, type Numbers, type Rows } from './term-rows.js';
-import { fillingSets, setsOfRows, type Board, type TermSets } from './term-sets.js';
+import { fillingSets, setsOfRows, type PackedPostings, type TermSets } from './term-sets.js';
 import { lowerBound } from '../base/bounds.js';
 
 /**
@@ -132,8 +132,8 @@ export function termsOfPost({ sets, postings }: TermColumn, post: number): numbe
  * What counting by the terms of a column takes, in steps over a post's terms, when it is done by what each term's own
  * posts share with a set: the same for every set. Infinite where that can't be done in the kernel.
  */
-export function stepsOnBoard({ board }: TermColumn): number {
-  return board ? board.sets.length * kernelWord + board.lists.length * kernelHit : Infinity;
+export function stepsOnPackedPostings({ packed }: TermColumn): number {
+  return packed ? packed.sets.length * kernelWord + packed.lists.length * kernelHit : Infinity;
 }
 
 /** What counting by the terms of a column takes by walking the rows of so many posts; infinite where it has none. */
@@ -152,10 +152,10 @@ export function meanRow(starts: Uint32Array, values: Numbers): number {
  * @param arena  where to work, and where the counts may lie
  */
 export function countTermsOf(column: TermColumn, posts: PostSet, arena: Arena | null): Uint32Array {
-  const { rows, rowsAt, terms, board } = column;
+  const { rows, rowsAt, terms, packed } = column;
   const steps = stepsOfWalk(column, posts.count) + (posts.isListed ? 0 : posts.count);
-  if (board && stepsOnBoard(column) < steps) {
-    const counts = countOnBoard(board, posts.bitsIn(arena), terms.length);
+  if (packed && stepsOnPackedPostings(column) < steps) {
+    const counts = countPackedPostings(packed, posts.bitsIn(arena), terms.length);
     if (counts) return counts;
   }
   // a step over a list is about as dear as a word of a set: whichever has fewer is taken
@@ -163,8 +163,8 @@ export function countTermsOf(column: TermColumn, posts: PostSet, arena: Arena | 
   const isAllSets = column.sets.every((one, t) => one !== null || column.sizes[t] === 0);
   if (!rows || (words < steps && isAllSets)) return countBySharing(column, posts, arena);
   const { list } = posts.listedIn(arena);
-  const tallied = rowsAt && arena?.tally(list, rowsAt.values, rowsAt.starts, terms.length);
-  if (tallied) return tallied;
+  const countsOf = rowsAt && arena?.tally(list, rowsAt.values, rowsAt.starts, terms.length);
+  if (countsOf) return countsOf;
   const counts = Arena.zeros(arena, terms.length);
   if (rows.form === 'one') countOne(rows.values, list, counts);
   else countMany(rows.starts, rows.values, list, counts);
@@ -187,8 +187,8 @@ const kernelWord = 0.2;
 const kernelHit = 0.8;
 
 /** Null where there is no room to do it. */
-function countOnBoard(board: Board, posts: Bits, terms: number): Uint32Array | null {
-  const { arena, dense, sparse, sets, lists, ends } = board;
+function countPackedPostings(packed: PackedPostings, posts: Bits, terms: number): Uint32Array | null {
+  const { arena, dense, sparse, sets, lists, ends } = packed;
   const shared = arena.shared(posts, sets);
   const hits = shared && arena.listed(posts, lists, ends);
   if (!shared || !hits) return null;

@@ -12,11 +12,11 @@ export interface TermSets {
   /** The posts under a term as a set: kept for terms on many posts, null for the others. */
   sets: (Bits | null)[];
   /** The same as it lies in the index's arena; null where it does not. */
-  board: Board | null;
+  packed: PackedPostings | null;
 }
 
 /** Sets and lists of a column as they lie in an arena, each kind in a row, so that one call counts all. */
-export interface Board {
+export interface PackedPostings {
   arena: Arena;
   /** Terms kept as sets, and those kept as lists, in the order they lie in. */
   dense: readonly number[];
@@ -110,13 +110,13 @@ export function roomForTerms(sizes: Uint32Array, size: number, arena: Arena | nu
     fill.next[t] = end;
     postings[t] = fill.lists.subarray(end, (end += sizes[t]!));
   }
-  let board: Board | null = null;
+  let packed: PackedPostings | null = null;
   if (arena && placed?.bits && placed.lists && placed.ends) {
     const { ends } = placed;
     sparse.forEach((t, i) => (ends[i] = listWords.byteOffset + (fill.next[t]! + sizes[t]!) * 4));
-    board = { arena, dense, sparse, sets: bits, lists: listWords, ends };
+    packed = { arena, dense, sparse, sets: bits, lists: listWords, ends };
   }
-  return { kept: { sizes, postings, sets, board }, fill };
+  return { kept: { sizes, postings, sets, packed }, fill };
 }
 
 // as with counting, the loops stand alone, each over one form of rows

@@ -55,12 +55,12 @@ export class Counted {
   }
 
   /** The same where they lie, with which of them are not 0. */
-  tallied(column: TermColumn): Counts {
+  countsOf(column: TermColumn): Counts {
     if (this.set.count === 0) return noCounts(column.terms.length);
     if (!this.#kept) {
       const { posts, isRest } = this.#walked();
       const place = isRest ? null : this.#placeInRows(column, posts);
-      if (place) return this.#inRows!.tallied(place);
+      if (place) return this.#inRows!.countsOf(place);
     }
     const values = this.terms(column);
     return countsAt(values, 0, values.length, this.#scope.arena);
@@ -77,8 +77,8 @@ export class Counted {
     const { arena } = this.#scope;
     return this.#counts(column, (posts) => {
       const { list } = posts.listedIn(arena);
-      const tallied = arena?.tally(list, column.ranksAt, -1, column.distinct.length);
-      if (tallied) return tallied;
+      const countsOf = arena?.tally(list, column.ranksAt, -1, column.distinct.length);
+      if (countsOf) return countsOf;
       const counts = Arena.zeros(arena, column.distinct.length);
       countOne(column.ranks, list, counts);
       return counts;

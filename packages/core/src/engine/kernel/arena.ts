@@ -275,7 +275,7 @@ export class Arena {
    * @param most   how many posts have more elsewhere
    * @returns scratch: `size` counts, and the posts that have more; null where it can't be done here
    */
-  tallyRows(
+  countRows(
     list: Uint32Array,
     rows: number,
     width: number,

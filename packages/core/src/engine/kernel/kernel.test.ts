@@ -112,9 +112,9 @@ test('posts are counted by the numbers in their rows, and those that have more a
       arena.during(() => {
         arena.during(() => arena.take(2000)!.fill(9));
         const list = Uint32Array.from(posts);
-        const found = arena.tallyRows(list, arena.placed(values), width, 6, posts.length)!;
+        const found = arena.countRows(list, arena.placed(values), width, 6, posts.length)!;
         expect([[...found.counts], [...found.long]]).toEqual([expected, long]);
-        expect(arena.tallyRows(list, -1, width, 6, 40)).toBeNull();
+        expect(arena.countRows(list, -1, width, 6, 40)).toBeNull();
       });
     }),
     { numRuns: 60 },

@@ -38,7 +38,7 @@ test('all facets together, and all but each of them, are asked for in any order 
           expect([...combined.all.list]).toEqual(inAll(passes));
           for (const of of asked.filter((one) => one < passes.length)) {
             const expected = inAll(passes.filter((_, i) => i !== of));
-            const left = combined.others(of);
+            const left = combined.leaveOneOut(of);
             expect([left.count, ...left.list]).toEqual([expected.length, ...expected]);
           }
         };

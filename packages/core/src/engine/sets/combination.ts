@@ -37,7 +37,7 @@ export class Combination {
   }
 
   /** The posts that pass all facets but one. */
-  others(of: number): PostSet {
+  leaveOneOut(of: number): PostSet {
     let others = this.#others[of];
     if (!others) this.#others[of] = others = this.#lifted(of) ?? this.#scope;
     return others;

@@ -1,6 +1,6 @@
 import { noFlag, noWhole, type Values } from './values.js';
 import type { Field } from '../../model/post.js';
-import { picksOf, type Picks } from './picks.js';
+import { gatherMapOf, type GatherMap } from './gather-map.js';
 import { textAt } from './texts.js';
 import { momentOf } from './order.js';
 
@@ -40,7 +40,7 @@ export function keysOf(published: Field | undefined, values: Values | undefined)
  * Puts the added posts, which are few, among the old ones, each by halving.
  * @param posts  the old post at each place
  */
-export function mergeOrder(old: Ordered, added: Ordered, posts: Uint32Array): Picks {
+export function mergeOrder(old: Ordered, added: Ordered, posts: Uint32Array): GatherMap {
   const rows = new Int32Array(old.count + added.count);
   let [p, from] = [0, 0];
   for (let i = 0; i < added.count; i++) {
@@ -57,7 +57,7 @@ export function mergeOrder(old: Ordered, added: Ordered, posts: Uint32Array): Pi
     rows[p++] = ~i;
   }
   rows.set(posts.subarray(from, old.count), p);
-  return picksOf(rows);
+  return gatherMapOf(rows);
 }
 
 function isBefore(a: number, b: number, isTieBefore: () => boolean): boolean {

@@ -1,4 +1,4 @@
-import { asWide, type Numbers } from './picks.js';
+import { asWide, type Numbers } from './gather-map.js';
 import type { Texts } from './texts.js';
 import { termNumbers, type ManyTerms, type Values } from './values.js';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { picksOf } from './picks.js';
+import { gatherMapOf } from './gather-map.js';
 import { packTexts } from './text-packer.js';
 import { compareTexts, pickTexts, textAt } from './texts.js';
 
@@ -35,16 +35,16 @@ test('texts are picked from two lists, in rows and one by one', () => {
   const at = fc.array(fc.tuple(fc.integer({ min: -30, max: 29 }), fc.nat({ max: 9 })), { maxLength: 12 });
   fc.assert(
     fc.property(texts, texts, at, (old, added, runs) => {
-      const picks = runs.flatMap(([start, more]) =>
+      const gatherMap = runs.flatMap(([start, more]) =>
         start < 0 ? [~(~start % added.length)] : [...old.keys()].slice(start % old.length, (start % old.length) + more),
       );
       const picked = pickTexts(
         packTexts(old.length, (i) => old[i]),
         packTexts(added.length, (i) => added[i]),
-        picksOf(Int32Array.from(picks)),
+        gatherMapOf(Int32Array.from(gatherMap)),
       );
-      expect(picks.map((_, i) => textAt(picked, i))).toEqual(
-        picks.map((pick) => (pick < 0 ? added[~pick] : old[pick])),
+      expect(gatherMap.map((_, i) => textAt(picked, i))).toEqual(
+        gatherMap.map((pick) => (pick < 0 ? added[~pick] : old[pick])),
       );
     }),
   );

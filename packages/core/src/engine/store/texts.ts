@@ -1,4 +1,4 @@
-import { pickRuns, pickStarts, type Picks } from './picks.js';
+import { gatherRuns, gatherStarts, type GatherMap } from './gather-map.js';
 
 // part of every browser and of Node; no library of the language's own standard declares it
 declare const TextDecoder: new (
@@ -58,8 +58,8 @@ const fromE000 = 0xee;
 const beyondFFFF = 0xf0;
 
 /** Texts picked from two others. */
-export function pickTexts(old: Texts, added: Texts, picks: Picks): Texts {
-  const starts = pickStarts(old.starts, added.starts, picks);
-  const bytes = new Uint8Array(starts[picks.rows.length]!);
-  return { starts, bytes: pickRuns(bytes, starts, [old.bytes, old.starts], [added.bytes, added.starts], picks) };
+export function pickTexts(old: Texts, added: Texts, gatherMap: GatherMap): Texts {
+  const starts = gatherStarts(old.starts, added.starts, gatherMap);
+  const bytes = new Uint8Array(starts[gatherMap.rows.length]!);
+  return { starts, bytes: gatherRuns(bytes, starts, [old.bytes, old.starts], [added.bytes, added.starts], gatherMap) };
 }

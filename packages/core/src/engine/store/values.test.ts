@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { field } from '../../../test/arbitrary.js';
 import type { Post } from '../../model/post.js';
 import { packValues } from './pack-values.js';
-import { picksOf } from './picks.js';
+import { gatherMapOf } from './gather-map.js';
 import { pickValues, valueAt } from './values.js';
 
 const whole = fc.option(fc.oneof(fc.integer({ min: -32_768, max: 32_768 }), fc.integer()), { nil: undefined });
@@ -21,10 +21,10 @@ test('whole numbers of two widths are picked from both', () => {
   );
   fc.assert(
     fc.property(lists, fc.array(fc.integer({ min: -20, max: 19 })), ([old, added], any) => {
-      const picks = Int32Array.from(any.filter((pick) => (pick < 0 ? ~pick < added.length : pick < old.length)));
-      const found = pickValues(packed(old, 'number'), packed(added, 'number'), picksOf(picks), 0);
-      expect(Array.from(picks, (_, p) => valueAt(found, p, null))).toEqual(
-        Array.from(picks, (pick) => (pick < 0 ? added[~pick] : old[pick])),
+      const gatherMap = Int32Array.from(any.filter((pick) => (pick < 0 ? ~pick < added.length : pick < old.length)));
+      const found = pickValues(packed(old, 'number'), packed(added, 'number'), gatherMapOf(gatherMap), 0);
+      expect(Array.from(gatherMap, (_, p) => valueAt(found, p, null))).toEqual(
+        Array.from(gatherMap, (pick) => (pick < 0 ? added[~pick] : old[pick])),
       );
     }),
   );

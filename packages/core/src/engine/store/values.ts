@@ -1,6 +1,6 @@
 import { dayText } from '../../dates/calendar.js';
 import type { Value } from '../../model/post.js';
-import { pickNumbers, pickRuns, pickStarts, type Picks } from './picks.js';
+import { gatherNumbers, gatherRuns, gatherStarts, type GatherMap } from './gather-map.js';
 import { packTexts } from './text-packer.js';
 import { pickTexts, textAt, type Texts } from './texts.js';
 import type { TermList } from './term-list.js';
@@ -125,37 +125,38 @@ function withNaN(numbers: Wholes | Uint8Array, none: number, less: number): Floa
  * The values of posts picked from two stores, both by the same terms.
  * @param terms  how many terms there are, for a field of terms
  */
-export function pickValues(old: Values, added: Values, picks: Picks, terms: number): Values {
-  const size = picks.rows.length;
+export function pickValues(old: Values, added: Values, gatherMap: GatherMap, terms: number): Values {
+  const size = gatherMap.rows.length;
   if (old.form === 'texts' || added.form === 'texts') {
-    return { form: 'texts', texts: pickTexts(textsOf(old), textsOf(added), picks) };
+    return { form: 'texts', texts: pickTexts(textsOf(old), textsOf(added), gatherMap) };
   }
   if (old.form === 'flags' && added.form === 'flags') {
-    return { form: 'flags', flags: pickNumbers(new Uint8Array(size), old.flags, added.flags, picks) };
+    return { form: 'flags', flags: gatherNumbers(new Uint8Array(size), old.flags, added.flags, gatherMap) };
   }
   if (old.form === 'days' && added.form === 'days') {
-    return { form: 'days', numbers: pickWholes(old.numbers, added.numbers, picks) };
+    return { form: 'days', numbers: pickWholes(old.numbers, added.numbers, gatherMap) };
   }
   if (old.form === 'wholes' && added.form === 'wholes') {
-    return { form: 'wholes', numbers: pickWholes(old.numbers, added.numbers, picks) };
+    return { form: 'wholes', numbers: pickWholes(old.numbers, added.numbers, gatherMap) };
   }
   const [before, after] = [numbersOf(old), numbersOf(added)];
-  if (before && after) return { form: 'numbers', numbers: pickNumbers(new Float64Array(size), before, after, picks) };
+  if (before && after)
+    return { form: 'numbers', numbers: gatherNumbers(new Float64Array(size), before, after, gatherMap) };
   if (old.form === 'term' && added.form === 'term') {
-    return { form: 'term', numbers: pickNumbers(termNumbers(terms, size), old.numbers, added.numbers, picks) };
+    return { form: 'term', numbers: gatherNumbers(termNumbers(terms, size), old.numbers, added.numbers, gatherMap) };
   }
-  return pickTerms(manyOf(old), manyOf(added), picks, terms);
+  return pickTerms(manyOf(old), manyOf(added), gatherMap, terms);
 }
 
-function pickWholes(old: Wholes, added: Wholes, picks: Picks): Wholes {
+function pickWholes(old: Wholes, added: Wholes, gatherMap: GatherMap): Wholes {
   if (old instanceof Int16Array && added instanceof Int16Array) {
-    return pickNumbers(new Int16Array(picks.rows.length), old, added, picks);
+    return gatherNumbers(new Int16Array(gatherMap.rows.length), old, added, gatherMap);
   }
-  return pickNumbers(new Int32Array(picks.rows.length), widened(old), widened(added), picks);
+  return gatherNumbers(new Int32Array(gatherMap.rows.length), widened(old), widened(added), gatherMap);
 }
 
-function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number): Values {
-  const { starts, numbers } = pickMany(old, added, picks, terms);
+function pickTerms(old: ManyTerms, added: ManyTerms, gatherMap: GatherMap, terms: number): Values {
+  const { starts, numbers } = pickMany(old, added, gatherMap, terms);
   let most = 0;
   for (let p = 0; p + 1 < starts.length && most < 2; p++) most = Math.max(most, starts[p + 1]! - starts[p]!);
   return narrowTerms(starts, numbers, most);
@@ -165,14 +166,14 @@ function pickTerms(old: ManyTerms, added: ManyTerms, picks: Picks, terms: number
 export function pickMany(
   old: Omit<ManyTerms, 'form'>,
   added: Omit<ManyTerms, 'form'>,
-  picks: Picks,
+  gatherMap: GatherMap,
   terms: number,
 ): Omit<ManyTerms, 'form'> {
-  const starts = pickStarts(old.starts, added.starts, picks);
-  const numbers = termNumbers(terms, starts[picks.rows.length]!);
+  const starts = gatherStarts(old.starts, added.starts, gatherMap);
+  const numbers = termNumbers(terms, starts[gatherMap.rows.length]!);
   return {
     starts,
-    numbers: pickRuns(numbers, starts, [old.numbers, old.starts], [added.numbers, added.starts], picks),
+    numbers: gatherRuns(numbers, starts, [old.numbers, old.starts], [added.numbers, added.starts], gatherMap),
   };
 }
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { picksOf } from '../store/picks.js';
+import { gatherMapOf } from '../store/gather-map.js';
 import { mergeTexts } from './merge-texts.js';
 import { buildTextIndex } from './text-index.js';
 
@@ -22,12 +22,12 @@ test.each([
       // some stay, and the new ones stand somewhere between them
       const stay = old.map((__, i) => i).filter((i) => (at[i] ?? 1) % 3 > 0);
       if (!inOrder) stay.reverse();
-      const picks: number[] = [...stay];
-      added.forEach((__, i) => picks.splice((at[i] ?? 0) % (picks.length + 1), 0, -1));
+      const gatherMap: number[] = [...stay];
+      added.forEach((__, i) => gatherMap.splice((at[i] ?? 0) % (gatherMap.length + 1), 0, -1));
       let next = 0;
-      const inNew = Int32Array.from(picks, (pick) => (pick < 0 ? ~next++ : pick));
+      const inNew = Int32Array.from(gatherMap, (pick) => (pick < 0 ? ~next++ : pick));
       const all = Array.from(inNew, (pick) => (pick < 0 ? added[~pick]! : old[pick]!));
-      expect(mergeTexts(indexOf(old), indexOf(added), picksOf(inNew))).toEqual(indexOf(all));
+      expect(mergeTexts(indexOf(old), indexOf(added), gatherMapOf(inNew))).toEqual(indexOf(all));
     }),
     { numRuns: 300 },
   );

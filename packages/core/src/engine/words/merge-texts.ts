@@ -1,4 +1,11 @@
-import { newNumbers, pickNumbers, pickRuns, pickStarts, type NewNumbers, type Picks } from '../store/picks.js';
+import {
+  newNumbers,
+  gatherNumbers,
+  gatherRuns,
+  gatherStarts,
+  type NewNumbers,
+  type GatherMap,
+} from '../store/gather-map.js';
 import { byCodeUnits } from '../../text/slug.js';
 import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
 
@@ -6,14 +13,14 @@ import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
  * The word index after a change, out of the one before and one of the posts that were added: the same as if all posts
  * were indexed anew. Where the posts that stay keep their order, the posts of each word are those of before under their
  * new numbers, and the few that are new are put between.
- * @param picks  where each post comes from; the added ones are picked in the order they are in
+ * @param gatherMap  where each post comes from; the added ones are picked in the order they are in
  */
-export function mergeTexts(old: TextIndex, added: TextIndex, picks: Picks): TextIndex {
-  const numbers = newNumbers(old.size, added.size, picks);
-  if (!numbers.isOrderKept) return indexAnew(old, added, picks);
+export function mergeTexts(old: TextIndex, added: TextIndex, gatherMap: GatherMap): TextIndex {
+  const numbers = newNumbers(old.size, added.size, gatherMap);
+  if (!numbers.isOrderKept) return indexAnew(old, added, gatherMap);
   const words = mergeWords(old, added, numbers);
-  const { tokenStarts, tokens } = pickTokens(old, added, picks, words);
-  const lengths = pickNumbers(new Float32Array(picks.rows.length), old.lengths, added.lengths, picks);
+  const { tokenStarts, tokens } = pickTokens(old, added, gatherMap, words);
+  const lengths = gatherNumbers(new Float32Array(gatherMap.rows.length), old.lengths, added.lengths, gatherMap);
   const { vocabulary, starts, posts, weights } = words;
   return {
     ...{ vocabulary, starts, posts, weights, tokenStarts, tokens, lengths, fieldWeights: old.fieldWeights },
@@ -117,14 +124,14 @@ function compareWords(a: string | undefined, b: string | undefined): number {
 function pickTokens(
   old: TextIndex,
   added: TextIndex,
-  picks: Picks,
+  gatherMap: GatherMap,
   words: { ofOld: Int32Array; ofAdded: Int32Array },
 ): Pick<TextIndex, 'tokenStarts' | 'tokens'> {
-  const tokenStarts = pickStarts(old.tokenStarts, added.tokenStarts, picks);
+  const tokenStarts = gatherStarts(old.tokenStarts, added.tokenStarts, gatherMap);
   const before = renumbered(old.tokens, words.ofOld);
   const after = renumbered(added.tokens, words.ofAdded);
-  const tokens = new Int32Array(tokenStarts[picks.rows.length]!);
-  pickRuns(tokens, tokenStarts, [before, old.tokenStarts], [after, added.tokenStarts], picks);
+  const tokens = new Int32Array(tokenStarts[gatherMap.rows.length]!);
+  gatherRuns(tokens, tokenStarts, [before, old.tokenStarts], [after, added.tokenStarts], gatherMap);
   return { tokenStarts, tokens };
 }
 
@@ -136,11 +143,11 @@ function renumbered(tokens: Int32Array, numberOf: Int32Array): Int32Array {
   return now;
 }
 
-function indexAnew(old: TextIndex, added: TextIndex, picks: Picks): TextIndex {
+function indexAnew(old: TextIndex, added: TextIndex, gatherMap: GatherMap): TextIndex {
   const known = new Map(old.vocabulary.map((word, w) => [word, w]));
   const words = [...old.vocabulary];
   const ofAdded = Int32Array.from(added.vocabulary, (word) => known.get(word) ?? words.push(word) - 1);
   const ofOld = Int32Array.from(old.vocabulary, (_, w) => w);
-  const { tokenStarts, tokens } = pickTokens(old, added, picks, { ofOld, ofAdded });
+  const { tokenStarts, tokens } = pickTokens(old, added, gatherMap, { ofOld, ofAdded });
   return indexTokens(words, tokenStarts, tokens, old.fieldWeights);
 }

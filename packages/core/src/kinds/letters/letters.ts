@@ -58,7 +58,7 @@ export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
   frame: (facet, plan) => frameOfTerms(ownTerms(facet.key), showingOf(facet), plan),
   compact: (facet, plan, selection, chosen, under) => compactTerms(showingOf(facet), plan, selection, chosen, under),
   find: (_facet, { terms, shown }, under, chosen, text) =>
-    findOptions(terms!, shown!, under.tallied(terms!), chosen, text),
+    findOptions(terms!, shown!, under.countsOf(terms!), chosen, text),
   misses: (index, locale, facet, selection) => termMisses(letterColumn(index, letteringOf(locale, facet)), selection),
   offered: (_index, _facet, plan) => offeredTerms(plan),
   takesMatch: () => false,

@@ -12,7 +12,7 @@ export interface RangeColumns {
 
 /** Whether posts are numbered by the values of a range: its steps are then runs of numbers, and no post need be walked. */
 export function isByNumber({ start, end }: RangeColumns): boolean {
-  return start === end && start.falling;
+  return start === end && start.descending;
 }
 
 /** Counts by step, from the step of the least value to that of the greatest. */

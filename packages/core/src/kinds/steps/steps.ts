@@ -52,7 +52,7 @@ export const steps: FacetKind<StepsConfig, TermFacetAnswer, StepsSettings> = {
   frame: () => null,
   compact: () => null,
   answer: (facet, { label, terms: column, shown }, selection, chosen, under): TermFacetAnswer => {
-    const { options, more } = optionsByStep(facet, column!, shown!, under.tallied(column!), chosen[0]);
+    const { options, more } = optionsByStep(facet, column!, shown!, under.countsOf(column!), chosen[0]);
     const { key, kind, visible } = facet;
     const selected = selection ? [...slugsOf(selection)] : [];
     return { key, kind, label, visible, selected, options, ...(more > 0 && { more }) };

@@ -73,7 +73,7 @@ export const switchKind: FacetKind<SwitchConfig, SwitchFacetAnswer, Pick<SwitchC
   passing: (index, _locale, { field }, _selection, chosen, arena) => postsUnder(index.column(field), chosen, arena),
   answer: (facet, { label, terms }, selection, _chosen, under) => {
     const column = terms!;
-    const { values, first } = under.tallied(column);
+    const { values, first } = under.countsOf(column);
     const selected = selection?.type === 'switch' ? wordOf(selection) : null;
     const options = (['yes', 'no'] as const).map((value): Option => {
       const number = column.numbers.get(value);

@@ -29,7 +29,7 @@ export function answerTerms(
   const { options, more } =
     under.keepsCounts && selected.length === 0
       ? drawKeptOptions(showing, column, shown!, under.terms(column))
-      : drawOptions(showing, column, shown!, under.tallied(column), chosen);
+      : drawOptions(showing, column, shown!, under.countsOf(column), chosen);
   if (more === 0) return { key, kind, label, visible, selected, options };
   return { key, kind, label, visible, selected, options, more };
 }

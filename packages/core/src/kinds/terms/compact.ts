@@ -44,7 +44,7 @@ export function compactTerms(
   const selected = selection ? [...slugsOf(selection)] : [];
   // of what an address chose that is no term any more nothing is known here
   if (selected.length !== chosen.length) return null;
-  const { values, first } = under.tallied(terms!);
+  const { values, first } = under.countsOf(terms!);
   return { selected, counts: packCounts(places.terms.length, (place) => values[first + places.terms[place]!]!) };
 }
 

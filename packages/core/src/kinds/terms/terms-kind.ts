@@ -64,7 +64,7 @@ export function termsKind<F extends Config, S extends object = object>(
     frame: (facet, plan) => frameOfTerms(facet.field, facet, plan),
     compact: (facet, plan, selection, chosen, under) => compactTerms(facet, plan, selection, chosen, under),
     find: (_facet, { terms, shown }, under, chosen, text) =>
-      findOptions(terms!, shown!, under.tallied(terms!), chosen, text),
+      findOptions(terms!, shown!, under.countsOf(terms!), chosen, text),
     misses: (index, _locale, { field }, selection) => termMisses(index.column(field), selection),
     offered: (_index, _facet, plan) => offeredTerms(plan),
     takesMatch: (facet) => !isSingle(facet),

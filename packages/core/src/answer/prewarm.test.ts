@@ -6,7 +6,7 @@ import { buildIndex } from '../engine/index/build.js';
 import type { Collection } from '../model/post.js';
 
 import { planOf } from './plan.js';
-import { warm, warming } from './warm.js';
+import { prewarm, prewarmAll } from './prewarm.js';
 
 const lens = lensOf({
   facets: [
@@ -34,7 +34,7 @@ const keptUnder = (index: ReturnType<typeof buildIndex>) =>
 
 test('counts are kept under every term that one in a hundred posts has, and under no other', () => {
   const index = buildIndex(collectionOf(400, 150));
-  warm(index, lens);
+  prewarm(index, lens);
   const [tags, open] = keptUnder(index);
   const { sizes } = index.column('tags');
   expect(tags).toEqual([...sizes.keys()].filter((t) => sizes[t]! >= 4));
@@ -46,7 +46,7 @@ test('the more terms there are, the fewer have counts kept under them', () => {
   const collection = collectionOf(400, 130);
   const many = Array.from({ length: 60_000 }, (_, t) => ({ slug: `n${t}`, label: `None ${t}`, parent: null }));
   const index = buildIndex({ ...collection, taxonomies: { tags: [...collection.taxonomies.tags!, ...many] } });
-  warm(index, lens);
+  prewarm(index, lens);
   const kept = keptUnder(index).flat().length;
   expect(kept).toBeGreaterThan(10);
   expect(kept * index.column('tags').terms.length).toBeLessThanOrEqual(4_000_000);
@@ -55,7 +55,7 @@ test('the more terms there are, the fewer have counts kept under them', () => {
 test('what is worked out ahead comes in steps, each of one common term at most', () => {
   const index = buildIndex(collectionOf(400, 20));
   let before = 0;
-  for (const _step of warming(index, lens)) {
+  for (const _step of prewarmAll(index, lens)) {
     const now = keptUnder(index).flat().length;
     expect(now - before).toBeLessThanOrEqual(1);
     before = now;
@@ -75,13 +75,13 @@ test('words are found in steps of few posts, and taken as they are where an answ
   const make = () => buildIndex({ fields: [field('title', 'text', { role: 'title' })], taxonomies: {}, posts });
   const index = make();
   const read = jest.spyOn(index, 'textOf');
-  for (const _step of warming(index, searched)) {
+  for (const _step of prewarmAll(index, searched)) {
     expect(read.mock.calls.length - cut).toBeLessThanOrEqual(100);
     cut = read.mock.calls.length;
   }
   expect(cut).toBe(size);
   const other = make();
-  const steps = warming(other, searched);
+  const steps = prewarmAll(other, searched);
   for (let i = 0; i < 5; i++) steps.next();
   const asked = textIndexOf(other, facet as SearchFacet);
   for (let step = steps.next(); !step.done; step = steps.next());

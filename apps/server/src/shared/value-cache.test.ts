@@ -1,11 +1,11 @@
-import { KeptValues } from './kept-values.js';
+import { ValueCache } from './value-cache.js';
 
 const outage = Object.assign(new Error('gone'), { code: 'ECONNREFUSED' });
 const wait = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 test('a value is read once, and again after it changed', async () => {
   let reads = 0;
-  const kept = new KeptValues((key) => Promise.resolve(`${key} ${++reads}`));
+  const kept = new ValueCache((key) => Promise.resolve(`${key} ${++reads}`));
   expect(await Promise.all([kept.get('a'), kept.get('a')])).toEqual(['a 1', 'a 1']);
   kept.forget('a');
   expect([await kept.get('a'), await kept.get('a')]).toEqual(['a 2', 'a 2']);
@@ -15,7 +15,7 @@ test('a value is read once, and again after it changed', async () => {
 
 test('a read that failed is tried again by the next who asks', async () => {
   let reads = 0;
-  const kept = new KeptValues(() => (++reads === 1 ? Promise.reject(new Error('no')) : Promise.resolve('yes')));
+  const kept = new ValueCache(() => (++reads === 1 ? Promise.reject(new Error('no')) : Promise.resolve('yes')));
   await expect(kept.get('a')).rejects.toThrow('no');
   expect(await kept.get('a')).toBe('yes');
 });
@@ -23,7 +23,7 @@ test('a read that failed is tried again by the next who asks', async () => {
 test('in doubt, a value is looked at anew; while that can’t be done, it is used as it is', async () => {
   let isAway = false;
   const befores: unknown[] = [];
-  const kept = new KeptValues((_key, before: object | undefined) => {
+  const kept = new ValueCache((_key, before: object | undefined) => {
     befores.push(before);
     return isAway ? Promise.reject(outage) : Promise.resolve(before ?? {});
   });
@@ -41,7 +41,7 @@ test('in doubt, a value is looked at anew; while that can’t be done, it is use
 test('a check that takes long keeps only the first who asks waiting, and what it finds counts', async () => {
   let answer: (value: string) => void = () => {};
   let reads = 0;
-  const kept = new KeptValues<string>(() =>
+  const kept = new ValueCache<string>(() =>
     ++reads === 1 ? Promise.resolve('old') : new Promise((done) => (answer = done)),
   );
   await kept.get('a');
@@ -58,7 +58,7 @@ test('a check that takes long keeps only the first who asks waiting, and what it
 
 test('what began to be read before a doubt settles nothing', async () => {
   const answers: ((value: string) => void)[] = [];
-  const kept = new KeptValues<string>(() => new Promise((done) => answers.push(done)));
+  const kept = new ValueCache<string>(() => new Promise((done) => answers.push(done)));
   const first = kept.get('a');
   answers[0]!('first');
   await first;

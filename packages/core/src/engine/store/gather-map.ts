@@ -2,7 +2,7 @@
  * Where each of some rows comes from: a row of an old list, by its number, or a row of a list of added ones, by the
  * complement of its number (`~n`, always below zero).
  */
-export interface Picks {
+export interface GatherMap {
   rows: Int32Array;
   /**
    * The same by rows that stand in a row in their list, as most do, so that they are copied in one go: the pick of the
@@ -16,7 +16,7 @@ export function numberPicked(pick: number): number {
   return pick < 0 ? ~pick : pick;
 }
 
-export function picksOf(rows: Int32Array): Picks {
+export function gatherMapOf(rows: Int32Array): GatherMap {
   let runs = 0;
   for (let p = 0; p < rows.length; runs++) p = endOfRun(rows, p);
   const all = new Int32Array(runs * 2);
@@ -40,7 +40,7 @@ function endOfRun(rows: Int32Array, start: number): number {
 export type Numbers = Uint8Array | Int16Array | Uint16Array | Uint32Array | Int32Array | Float32Array | Float64Array;
 
 /** Numbers picked from two lists, one a row. All three are of one kind. */
-export function pickNumbers<N extends Numbers>(into: N, old: N, added: N, { runs }: Picks): N {
+export function gatherNumbers<N extends Numbers>(into: N, old: N, added: N, { runs }: GatherMap): N {
   const [to, before, after] = [asWide(into), asWide(old), asWide(added)];
   for (let r = 0, p = 0; r < runs.length; r += 2) {
     const [pick, count] = [runs[r]!, runs[r + 1]!];
@@ -63,7 +63,7 @@ export function asWide(numbers: Numbers): Wide {
 }
 
 /** Where the rows of several numbers each begin, picked from two lists, and where the last one ends. */
-export function pickStarts(old: Uint32Array, added: Uint32Array, { rows, runs }: Picks): Uint32Array {
+export function gatherStarts(old: Uint32Array, added: Uint32Array, { rows, runs }: GatherMap): Uint32Array {
   const starts = new Uint32Array(rows.length + 1);
   for (let r = 0, p = 0; r < runs.length; r += 2) {
     const [pick, count] = [runs[r]!, runs[r + 1]!];
@@ -81,14 +81,14 @@ function moveStarts(from: Uint32Array, first: number, count: number, to: Uint32A
 /**
  * Rows of several numbers picked from two lists, into `to`: those of old row `p` are `old[oldStarts[p] …
  * oldStarts[p + 1])`, and likewise those of added ones.
- * @param starts  where the rows begin in `to`, from `pickStarts`
+ * @param starts  where the rows begin in `to`, from `gatherStarts`
  */
-export function pickRuns<N extends Numbers>(
+export function gatherRuns<N extends Numbers>(
   to: N,
   starts: Uint32Array,
   [old, oldStarts]: readonly [N, Uint32Array],
   [added, addedStarts]: readonly [N, Uint32Array],
-  { runs }: Picks,
+  { runs }: GatherMap,
 ): N {
   for (let r = 0, p = 0; r < runs.length; r += 2) {
     const [pick, count] = [runs[r]!, runs[r + 1]!];
@@ -117,7 +117,7 @@ export interface NewNumbers {
   isOrderKept: boolean;
 }
 
-export function newNumbers(old: number, added: number, { rows }: Picks): NewNumbers {
+export function newNumbers(old: number, added: number, { rows }: GatherMap): NewNumbers {
   const [ofOld, ofAdded] = [new Int32Array(old).fill(-1), new Int32Array(added).fill(-1)];
   let [isOrderKept, last] = [true, -1];
   for (let p = 0; p < rows.length; p++) {
@@ -133,14 +133,14 @@ export function newNumbers(old: number, added: number, { rows }: Picks): NewNumb
   return { ofOld, ofAdded, isOrderKept };
 }
 
-/** Picks with the added rows numbered in the order they stand in; which those are, and where they stand. */
+/** GatherMap with the added rows numbered in the order they stand in; which those are, and where they stand. */
 export interface InOrder {
-  picks: Picks;
-  added: Picks;
+  gatherMap: GatherMap;
+  added: GatherMap;
   addedAt: Uint32Array;
 }
 
-export function inOrder({ rows: from }: Picks): InOrder {
+export function inOrder({ rows: from }: GatherMap): InOrder {
   const rows = from.slice();
   const [added, addedAt]: [number[], number[]] = [[], []];
   for (let p = 0; p < rows.length; p++) {
@@ -148,5 +148,9 @@ export function inOrder({ rows: from }: Picks): InOrder {
     added.push(rows[p]!);
     rows[p] = ~(addedAt.push(p) - 1);
   }
-  return { picks: picksOf(rows), added: picksOf(Int32Array.from(added)), addedAt: Uint32Array.from(addedAt) };
+  return {
+    gatherMap: gatherMapOf(rows),
+    added: gatherMapOf(Int32Array.from(added)),
+    addedAt: Uint32Array.from(addedAt),
+  };
 }

@@ -23,7 +23,7 @@ const rest = 2_000;
  * Values that are read from the database once and held until they change. When the line to the database was lost, each is
  * looked at anew before it is used again; but while the database does not answer, what is held goes on being used.
  */
-export class KeptValues<V> {
+export class ValueCache<V> {
   readonly #entries = new Map<string, Entry<V>>();
 
   /** @param load  reads a value; given the one before, it may find that it is still the same and return it */

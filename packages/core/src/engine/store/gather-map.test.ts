@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { inOrder, pickNumbers, picksOf, pickStarts } from './picks.js';
+import { inOrder, gatherNumbers, gatherMapOf, gatherStarts } from './gather-map.js';
 
 const kinds = [Uint8Array, Int16Array, Uint16Array, Uint32Array, Int32Array, Float32Array, Float64Array];
 
@@ -20,7 +20,7 @@ test.each(kinds.map((kind) => [kind.name, kind] as const))('rows of %s are picke
   fc.assert(
     fc.property(runs, (all) => {
       const rows = rowsOf(all);
-      expect([...pickNumbers(new Kind(rows.length), old, added, picksOf(rows))]).toEqual(
+      expect([...gatherNumbers(new Kind(rows.length), old, added, gatherMapOf(rows))]).toEqual(
         Array.from(rows, (pick) => (pick < 0 ? added[~pick]! : old[pick]!)),
       );
     }),
@@ -30,11 +30,11 @@ test.each(kinds.map((kind) => [kind.name, kind] as const))('rows of %s are picke
 
 test('rows of several numbers begin where those before them end', () => {
   const [old, added] = [Uint32Array.of(0, 2, 2, 5), Uint32Array.of(0, 1, 4)];
-  expect([...pickStarts(old, added, picksOf(Int32Array.of(2, ~1, 0, 1, ~0)))]).toEqual([0, 3, 6, 8, 8, 9]);
+  expect([...gatherStarts(old, added, gatherMapOf(Int32Array.of(2, ~1, 0, 1, ~0)))]).toEqual([0, 3, 6, 8, 8, 9]);
 });
 
 test('rows that stand in a row in their list are one run, of added ones too', () => {
-  const runsOf = (...rows: number[]) => [...picksOf(Int32Array.from(rows)).runs];
+  const runsOf = (...rows: number[]) => [...gatherMapOf(Int32Array.from(rows)).runs];
   expect(runsOf()).toEqual([]);
   expect(runsOf(3, 4, 5, 9)).toEqual([3, 3, 9, 1]);
   expect(runsOf(~2, ~3, ~4, ~3)).toEqual([~2, 3, ~3, 1]);
@@ -45,9 +45,9 @@ test('rows that stand in a row in their list are one run, of added ones too', ()
 });
 
 test('added rows are numbered in the order they stand in', () => {
-  const { picks, added, addedAt } = inOrder(picksOf(Int32Array.of(7, ~2, 8, ~0, ~1)));
-  expect([...picks.rows]).toEqual([7, ~0, 8, ~1, ~2]);
-  expect([...picks.runs]).toEqual([7, 1, ~0, 1, 8, 1, ~1, 2]);
+  const { gatherMap, added, addedAt } = inOrder(gatherMapOf(Int32Array.of(7, ~2, 8, ~0, ~1)));
+  expect([...gatherMap.rows]).toEqual([7, ~0, 8, ~1, ~2]);
+  expect([...gatherMap.runs]).toEqual([7, 1, ~0, 1, 8, 1, ~1, 2]);
   expect([...added.rows]).toEqual([~2, ~0, ~1]);
   expect([...addedAt]).toEqual([1, 3, 4]);
 });

@@ -5,13 +5,13 @@ import { isDeepStrictEqual } from 'node:util';
 import type { DataSource } from 'typeorm';
 import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
-import { KeptValues } from '../shared/kept-values.js';
+import { ValueCache } from '../shared/value-cache.js';
 import { mayBeSlug } from '../shared/slugs.js';
 import { LensRow } from '../database/lens.entity.js';
 import { newest } from '../studio/lenses/lenses.service.js';
 
 /** A lens as it is answered: one object from change to change, so that what is worked out of it can be kept. */
-export interface KeptLens {
+export interface CachedLens {
   slug: string;
   name: string;
   sourceId: string;
@@ -30,8 +30,8 @@ type Which = 'release' | 'draft';
 
 /** Holds the released and draft lenses that are being asked for. */
 @Injectable()
-export class LensKeeper {
-  readonly #kept = new KeptValues<KeptLens>((name, before) => this.#load(name, before));
+export class LensCache {
+  readonly #kept = new ValueCache<CachedLens>((name, before) => this.#load(name, before));
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
@@ -45,13 +45,13 @@ export class LensKeeper {
     });
   }
 
-  async of(slug: string, which: Which): Promise<KeptLens> {
+  async of(slug: string, which: Which): Promise<CachedLens> {
     if (!mayBeSlug(slug)) throw notFound('lens', slug);
     return this.#kept.get(`${which} ${slug}`);
   }
 
   /** @param before  returned itself while nothing about it changed, since what is worked out of it is kept by it */
-  async #load(name: string, before: KeptLens | undefined): Promise<KeptLens> {
+  async #load(name: string, before: CachedLens | undefined): Promise<CachedLens> {
     const [which, slug] = name.split(' ') as [Which, string];
     const { manager } = this.database;
     const row = await manager.findOne(LensRow, { where: { slug }, relations: { source: true } });
@@ -69,6 +69,6 @@ export class LensKeeper {
   }
 }
 
-function aboutOf({ slug, name, sourceId, source, site }: KeptLens): Partial<KeptLens> {
+function aboutOf({ slug, name, sourceId, source, site }: CachedLens): Partial<CachedLens> {
   return { slug, name, sourceId, source, site };
 }

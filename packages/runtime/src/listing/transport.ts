@@ -7,7 +7,7 @@ export interface Reply {
 }
 
 /** Whoever answers an address: the server, or the Bench around a preview. */
-export interface Asker {
+export interface Transport {
   ask(address: string, signal: AbortSignal): Promise<Reply>;
   /** Terms of a facet that hold a text, those too that answers leave out. */
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms>;
@@ -23,7 +23,7 @@ interface Page {
 }
 
 /** Asks the server that the script came from. */
-export class HttpAsker implements Asker {
+export class HttpTransport implements Transport {
   /** What stays the same, by the name the server gave it. Of two answers on their way each may be of its own release. */
   readonly #frames = new Map<string, { settings: Settings; frame: Frame }>();
   #newest = 'nothing';

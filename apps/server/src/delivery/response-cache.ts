@@ -4,7 +4,7 @@ import { gzip } from 'node:zlib';
 const pack = promisify(gzip);
 
 /** A body as it is sent: plain, and packed for all who can read that. */
-export interface WrittenAnswer {
+export interface ResponseBody {
   plain: Buffer;
   gzip: Buffer;
 }
@@ -15,20 +15,20 @@ const forSmall = { level: 2, windowBits: 13, memLevel: 7, chunkSize: 8192 };
 const forLarge = { level: 5 };
 
 /** Writes a body out. It is packed off the main thread. */
-export async function writeAnswer(body: object): Promise<WrittenAnswer> {
+export async function writeBody(body: object): Promise<ResponseBody> {
   const plain = Buffer.from(JSON.stringify(body));
   return { plain, gzip: await pack(plain, plain.length <= small ? forSmall : forLarge) };
 }
 
 /** Bodies that were asked for lately, up to a size; the one not asked for longest goes first. */
-export class WrittenAnswers {
-  readonly #kept = new Map<string, WrittenAnswer>();
+export class ResponseCache {
+  readonly #kept = new Map<string, ResponseBody>();
   #bytes = 0;
 
   /** @param mostBytes  of all bodies together */
   constructor(private readonly mostBytes: number) {}
 
-  get(name: string): WrittenAnswer | undefined {
+  get(name: string): ResponseBody | undefined {
     const found = this.#kept.get(name);
     if (found) {
       // a map keeps the order things were put in: what is put again stands last
@@ -38,7 +38,7 @@ export class WrittenAnswers {
     return found;
   }
 
-  put(name: string, answer: WrittenAnswer): void {
+  put(name: string, answer: ResponseBody): void {
     this.#drop(name);
     this.#kept.set(name, answer);
     this.#bytes += sizeOf(name, answer);
@@ -56,6 +56,6 @@ export class WrittenAnswers {
   }
 }
 
-function sizeOf(name: string, { plain, gzip: packed }: WrittenAnswer): number {
+function sizeOf(name: string, { plain, gzip: packed }: ResponseBody): number {
   return name.length * 2 + plain.length + packed.length;
 }

@@ -13,11 +13,11 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { Source } from '../database/source.entity.js';
 import { TermRow } from '../database/term.entity.js';
 import { Changes } from '../shared/changes.js';
-import { KeptValues } from '../shared/kept-values.js';
+import { ValueCache } from '../shared/value-cache.js';
 import { inTurns } from '../shared/turns.js';
 
 /** An index and the revision of the source it was made from. */
-export interface KeptIndex {
+export interface CachedIndex {
   revision: number;
   index: PostIndex;
   /** Word indexes the kept snapshot of it holds; -1 while there is none. */
@@ -32,9 +32,9 @@ type Fetched = { same: true } | { revision: number; bytes: Uint8Array } | { revi
  * change. An answer takes its index once, so a swap in the middle never mixes two revisions.
  */
 @Injectable()
-export class IndexKeeper implements OnModuleDestroy {
-  readonly #log = new Logger('IndexKeeper');
-  readonly #kept = new KeptValues<KeptIndex>((sourceId, before) => this.#load(sourceId, before));
+export class IndexCache implements OnModuleDestroy {
+  readonly #log = new Logger('IndexCache');
+  readonly #kept = new ValueCache<CachedIndex>((sourceId, before) => this.#load(sourceId, before));
   #saving: Promise<void> = Promise.resolve();
 
   constructor(
@@ -51,7 +51,7 @@ export class IndexKeeper implements OnModuleDestroy {
     await this.#saving;
   }
 
-  of(sourceId: string): Promise<KeptIndex> {
+  of(sourceId: string): Promise<CachedIndex> {
     return this.#kept.get(sourceId);
   }
 
@@ -59,7 +59,7 @@ export class IndexKeeper implements OnModuleDestroy {
    * Keeps an index as bytes, if it holds more than what is kept, after the answers that wait. A snapshot only saves
    * time, so that one can't be written is noted and no more.
    */
-  save(sourceId: string, kept: KeptIndex): void {
+  save(sourceId: string, kept: CachedIndex): void {
     if (kept.index.texts.length <= kept.keptTexts) return;
     kept.keptTexts = kept.index.texts.length;
     this.#saving = this.#saving
@@ -68,7 +68,7 @@ export class IndexKeeper implements OnModuleDestroy {
       .catch((error: unknown) => this.#log.warn(`An index could not be kept: ${String(error)}`));
   }
 
-  async #write(sourceId: string, { revision, index }: KeptIndex): Promise<void> {
+  async #write(sourceId: string, { revision, index }: CachedIndex): Promise<void> {
     const bytes = await inTurns(writingSnapshot(index));
     await this.database.transaction(async (manager) => {
       // a source that changed or went in the meantime keeps what belongs to it
@@ -97,7 +97,7 @@ export class IndexKeeper implements OnModuleDestroy {
   }
 
   /** @param before  returned itself while the source has not changed */
-  async #load(sourceId: string, before: KeptIndex | undefined): Promise<KeptIndex> {
+  async #load(sourceId: string, before: CachedIndex | undefined): Promise<CachedIndex> {
     const found = await this.#fetch(sourceId, before?.revision);
     if ('same' in found) return before!;
     const { revision } = found;

@@ -2,7 +2,7 @@
  * Items by post number, those that were asked for of late: of as many as are put in or asked for, none is let go, and at
  * most twice as many are kept. What was not asked for while so many others were goes all at once, which costs nothing.
  */
-export class KeptItems<I> {
+export class ItemCache<I> {
   #late = new Map<number, I>();
   #before = new Map<number, I>();
 

@@ -11,7 +11,7 @@ import { commonCounts, planOf, puttingInRows, withScratch } from './plan.js';
 // step by step, and may stop after each, or for good: answers are the same.
 
 /** Makes what every answer of a lens needs, a column at a time. */
-export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
+export function* prewarmColumns(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
     yield* kindOf(facet).making(index, lens, facet);
     yield;
@@ -22,7 +22,7 @@ export function* preparing(index: PostIndex, lens: Lens): Steps<void> {
 }
 
 /** Makes the words that the searches of a lens look in. */
-export function* wording(index: PostIndex, lens: Lens): Steps<void> {
+export function* prewarmText(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
     const { finding } = kindOf(facet);
     if (finding) yield* finding.makingText(index, facet);
@@ -30,7 +30,7 @@ export function* wording(index: PostIndex, lens: Lens): Steps<void> {
 }
 
 /** Counts under each common term of a lens. */
-export function* counting(index: PostIndex, lens: Lens): Steps<void> {
+export function* prewarmCounts(index: PostIndex, lens: Lens): Steps<void> {
   const plan = planOf(index, lens);
   yield;
   for (const facet of plan.facets) {
@@ -53,13 +53,13 @@ export function* counting(index: PostIndex, lens: Lens): Steps<void> {
 }
 
 /** All three. */
-export function* warming(index: PostIndex, lens: Lens): Steps<void> {
-  yield* preparing(index, lens);
-  yield* wording(index, lens);
-  yield* counting(index, lens);
+export function* prewarmAll(index: PostIndex, lens: Lens): Steps<void> {
+  yield* prewarmColumns(index, lens);
+  yield* prewarmText(index, lens);
+  yield* prewarmCounts(index, lens);
 }
 
 /** All three at once. */
-export function warm(index: PostIndex, lens: Lens): void {
-  finished(warming(index, lens));
+export function prewarm(index: PostIndex, lens: Lens): void {
+  finished(prewarmAll(index, lens));
 }
