@@ -22,6 +22,34 @@ afterAll(async () => {
   await stage?.stop();
 });
 
+/** A lens whose posts are found by their first letters, and by a tree chosen step by step. */
+async function releaseLetters(): Promise<void> {
+  const post = (path: string, body: object) =>
+    fetch(`${stage.studio}/api/v1/lenses${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  const facets = [
+    { key: 'letter', kind: 'letters', field: 'title', label: 'Title begins with' },
+    {
+      key: 'place',
+      kind: 'steps',
+      field: 'place',
+      label: 'Place',
+      levels: ['Region', 'Area', 'Spot'],
+      hide: ['gannick-pt'],
+    },
+  ];
+  const config = {
+    facets,
+    look: { facets: 'top' },
+    sort: { options: [{ key: 'title', label: 'Title', field: 'title' }] },
+  };
+  await post('', { name: 'Notes from A to Z', slug: 'a-to-z', source: 'orrin-field-notes', config });
+  await post('/a-to-z/releases', {});
+}
+
 interface View {
   name: string;
   path: string;
@@ -78,15 +106,6 @@ const views: View[] = [
       );
     },
   },
-  {
-    name: 'bench-loading',
-    path: '/lenses/field-notes?habitat=mudflat',
-    prepare: async () => {
-      await cardsInFrame();
-      await showState('loading');
-      await browser.inFrame(() => browser.find('.ivy-ghost-facet'));
-    },
-  },
   { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {
@@ -126,6 +145,15 @@ const views: View[] = [
     size: [390, 844],
     onSite: true,
     prepare: () => browser.find('.ivy-card'),
+  },
+  {
+    name: 'letters',
+    path: '/l/field-notes',
+    prepare: async () => {
+      await releaseLetters();
+      await browser.go(`${stage.studio}/l/a-to-z?letter=r,t&place=north-shore`);
+      await browser.find('.ivy-steps');
+    },
   },
 ];
 

@@ -1,8 +1,8 @@
-import type { FacetOf } from '@ivy/core';
+import type { Facet, RangeConfig } from '@ivy/core';
 import { figure } from '../shared/figures.js';
 import type { WiringProps } from './kinds/kind-desk.js';
 
-type Props = WiringProps<FacetOf<'date-range'> | FacetOf<'number-range'>>;
+type Props = WiringProps<Extract<Facet, RangeConfig>>;
 
 /** What a range spans, and where its posts are. */
 export function RangeWiring({ facet, trial }: Props) {

@@ -1,9 +1,9 @@
-import { searchableFields, type FacetOf } from '@ivy/core';
+import { searchableFields, type Facet } from '@ivy/core';
 import { figure } from '../shared/figures.js';
 import type { WiringProps } from './kinds/kind-desk.js';
 import { AnyAll, Row } from './wiring-parts.js';
 
-type Props = WiringProps<FacetOf<'search'>>;
+type Props = WiringProps<Extract<Facet, { weights: object }>>;
 
 /** The settings of a search: where it looks, and whether all words must be there. */
 export function SearchWiring({ facet, fields, trial, onChange }: Props) {

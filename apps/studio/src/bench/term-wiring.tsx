@@ -1,12 +1,12 @@
-import { arrangesTerms, arrangeTerms, kindOf, type Facet, type FacetOf, type TermFacet } from '@ivy/core';
+import { arrangesTerms, arrangeTerms, kindOf, type Facet, type TermFacet } from '@ivy/core';
 import { changeFacet, listAll, listOnly, moveTerm, placeTerm, relabelTerm, toggleTerm } from './edits.js';
 import { TermsList, useTerms } from './terms-list.js';
 import type { WiringProps } from './kinds/kind-desk.js';
 import { AnyAll, Row, Segments } from './wiring-parts.js';
 
-/** Facets whose choices are terms; letters are, but can't be arranged. */
-type Facets = TermFacet | FacetOf<'switch'> | FacetOf<'letters'>;
-type Listed = TermFacet | FacetOf<'switch'>;
+/** Facets that count by choices; those whose choices can be worded; and `TermFacet`, whose list can be arranged. */
+type Facets = Extract<Facet, { counts: boolean }>;
+type Listed = Extract<Facet, { labels: object }>;
 type Props = WiringProps<Facets>;
 
 /** The settings of a facet whose choices are terms. */

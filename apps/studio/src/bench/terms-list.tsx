@@ -1,6 +1,6 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { arrangesTerms, fold, own, type FacetOf, type TermFacet } from '@ivy/core';
+import { arrangesTerms, fold, own, type Facet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import useSWR from 'swr';
@@ -14,7 +14,7 @@ const firstTerms = 60;
 const mostTerms = 500;
 
 interface Props {
-  facet: TermFacet | FacetOf<'switch'>;
+  facet: Extract<Facet, { labels: object }>;
   /** As the facet arranges them; undefined while they are counted. */
   terms: readonly TermView[] | undefined;
   error: Error | undefined;
