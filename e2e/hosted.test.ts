@@ -42,7 +42,7 @@ describe('without scripts', () => {
     await browser.untilSearch('?habitat=mudflat&minutes=4/..');
     expect(await browser.texts('.ivy-chip')).toEqual(['Mudflat', 'from 4 min']);
     await browser.press('.ivy-presets a', '2026');
-    await browser.untilSearch('?habitat=mudflat&minutes=4/..&observed=2026');
+    await browser.untilSearch('?habitat=mudflat&observed=2026&minutes=4/..');
     expect(await browser.texts('.ivy-presets [aria-current]')).toEqual(['2026']);
   });
 
