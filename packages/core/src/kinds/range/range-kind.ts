@@ -94,7 +94,9 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
     },
     answer: ({ key, kind, visible }, { label, ordered: [start, end] }, selection, _chosen, under) => {
       const selected = own.selected(selection);
-      return { key, kind, label, visible, selected, ...own.histogram({ start: start!, end: end! }, under) };
+      // written out: to spread an object is many times slower
+      const { bounds, buckets } = own.histogram({ start: start!, end: end! }, under);
+      return { key, kind, label, visible, selected, bounds, buckets };
     },
     compact: (_facet, { ordered: [start, end] }, selection, _chosen, under) => {
       const { bounds, buckets } = own.histogram({ start: start!, end: end! }, under);
