@@ -1,4 +1,4 @@
-import { maxSearch, splitAddress, type Explanation, type FoundTerms } from '@ivy/core';
+import { maxSearch, splitAddress, type FoundTerms } from '@ivy/core';
 import { Controller, Get, HttpCode, Options, Param, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -67,17 +67,6 @@ export class ResultsController {
     allowOrigin(request, reply, ready);
     void reply.header('cache-control', 'no-cache');
     return findTermsOf(this.service, ready, facet, request);
-  }
-
-  @Get('why/:postId')
-  @ApiOkResponse({ description: 'Which facets of the released lens a post passes, and why.' })
-  async why(
-    @Param('slug') slug: string,
-    @Param('postId') postId: string,
-    @Req() request: FastifyRequest,
-  ): Promise<Explanation> {
-    const ready = await this.service.ready(slug, 'release');
-    return this.service.why(ready, postId, await this.service.question(ready, queryOf(request)));
   }
 
   @Options(['results', 'listing', 'listing/:known', 'terms/:facet'])

@@ -181,6 +181,8 @@ test('what visitors get is open to every site, by whatever route, and what is fo
   ])
     expect([path, (await server.ask('GET', path, undefined, from)).status]).toEqual([path, 200]);
   for (const path of [
+    `${lens}/why/n1`,
+    `${lens}/draft/why/n1`,
     `${lens}/draft/results`,
     `${lens}/draft/terms/q?find=a`,
     '/l/notes/draft',

@@ -1,4 +1,4 @@
-import type { Explanation, FoundTerms, Trial } from '@ivy/core';
+import type { FoundTerms, Trial } from '@ivy/core';
 import { Body, Controller, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -36,17 +36,6 @@ export class DraftsController {
     @Req() request: FastifyRequest,
   ): Promise<FoundTerms> {
     return findTermsOf(this.service, await this.service.ready(slug, 'draft'), facet, request);
-  }
-
-  @Get('why/:postId')
-  @ApiOkResponse({ description: 'Which facets of the draft a post passes, and why.' })
-  async why(
-    @Param('slug') slug: string,
-    @Param('postId') postId: string,
-    @Req() request: FastifyRequest,
-  ): Promise<Explanation> {
-    const ready = await this.service.ready(slug, 'draft');
-    return this.service.why(ready, postId, await this.service.question(ready, queryOf(request)));
   }
 
   @Post('trial')

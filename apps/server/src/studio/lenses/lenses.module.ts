@@ -7,10 +7,11 @@ import { DraftsController } from './drafts.controller.js';
 import { LensesController } from './lenses.controller.js';
 import { LensesService } from './lenses.service.js';
 import { TrialsService } from './trials.service.js';
+import { WhyController } from './why.controller.js';
 
 @Module({
   imports: [SharedModule, DeliveryModule, SourcesModule],
-  controllers: [LensesController, DraftsController, DraftPageController],
+  controllers: [LensesController, DraftsController, DraftPageController, WhyController],
   providers: [LensesService, TrialsService],
   exports: [LensesService],
 })
