@@ -1,6 +1,6 @@
 // Rules of the house for ESLint: rooms stand in layers, and no file leads back to itself.
 import { existsSync, readFileSync } from 'node:fs';
-import { dirname, join, relative, resolve, sep } from 'node:path';
+import { dirname, relative, resolve, sep } from 'node:path';
 
 /** The file a relative import names; sources are named by what they are built to. */
 function fileOf(from, specifier) {
@@ -78,7 +78,7 @@ const noCircles = {
       const file = fileOf(start, specifier);
       const way = file && wayBack(file, new Set([file]));
       if (!way) return;
-      const names = [start, ...way, start].map((one) => relative(join(context.cwd), one));
+      const names = [start, ...way, start].map((one) => relative(context.cwd, one));
       context.report({ node, messageId: 'circle', data: { way: names.join(' → ') } });
     });
   },

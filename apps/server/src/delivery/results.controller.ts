@@ -18,10 +18,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release');
-    allowOrigin(request, reply, ready);
-    if (isFresh(request, reply, ready.etag)) return;
-    return sent(request, reply, await this.service.written(ready, 'results', queryOf(request)));
+    return this.#send(slug, request, reply, () => 'results');
   }
 
   @Get('listing')
@@ -31,10 +28,7 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release');
-    allowOrigin(request, reply, ready);
-    if (isFresh(request, reply, ready.etag)) return;
-    return sent(request, reply, await this.service.written(ready, 'listing', queryOf(request)));
+    return this.#send(slug, request, reply, () => 'listing');
   }
 
   @Get('listing/:known')
@@ -48,11 +42,20 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
+    return this.#send(slug, request, reply, ({ etag }) => (known === tagOfFrame(etag) ? 'page' : 'first page'));
+  }
+
+  /** @param what  which body is asked for */
+  async #send(
+    slug: string,
+    request: FastifyRequest,
+    reply: FastifyReply,
+    what: (ready: Ready) => Parameters<ResultsService['written']>[1],
+  ): Promise<Buffer | void> {
     const ready = await this.service.ready(slug, 'release');
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
-    const what = known === tagOfFrame(ready.etag) ? 'page' : 'first page';
-    return sent(request, reply, await this.service.written(ready, what, queryOf(request)));
+    return sent(request, reply, await this.service.written(ready, what(ready), queryOf(request)));
   }
 
   @Get('terms/:facet')
