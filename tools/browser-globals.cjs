@@ -1,4 +1,6 @@
-// jsdom lacks what every browser has: Node's own stand in.
+// jsdom lacks what every browser has. Node’s own stand in where it has them.
 const { TextDecoder, TextEncoder } = require('node:util');
 globalThis.TextEncoder ??= TextEncoder;
 globalThis.TextDecoder ??= TextDecoder;
+// It lays nothing out, so there is nothing to scroll.
+if (globalThis.Element) globalThis.Element.prototype.scrollIntoView ??= () => undefined;
