@@ -37,6 +37,7 @@ export default {
     project('core', '<rootDir>/packages/core', 'node'),
     project('formats', '<rootDir>/packages/formats', 'node'),
     project('view', '<rootDir>/packages/view', 'node'),
+    project('client', '<rootDir>/packages/client', 'node'),
     project('runtime', '<rootDir>/packages/runtime', 'jsdom'),
     project('studio', '<rootDir>/apps/studio', 'jsdom'),
     project('tools', '<rootDir>/tools', 'node'),

@@ -44,6 +44,7 @@ const parts = [
     reads: [
       'packages/core/src',
       'packages/view/src',
+      'packages/client/src',
       'apps/studio/src',
       'apps/studio/index.html',
       'apps/studio/vite.config.ts',

@@ -24,7 +24,8 @@ try {
   if (wanted('types')) await check('types', process.execPath, [join(root, 'tools', 'types.mjs')]);
   await build(say);
   if (wanted('size')) checkSize();
-  if (wanted('unit')) await jest(['core', 'formats', 'view', 'runtime', 'studio', 'tools'], []);
+  if (wanted('api')) await check('api', process.execPath, [join(root, 'tools', 'api.mjs'), '--check']);
+  if (wanted('unit')) await jest(['core', 'formats', 'view', 'client', 'runtime', 'studio', 'tools'], []);
   if (wanted('server') || wanted('browser')) postgres = await startPostgres(say);
   if (wanted('server')) await jest(['server'], []);
   if (wanted('browser')) await jest(['browser'], ['--runInBand']);

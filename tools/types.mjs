@@ -7,6 +7,7 @@ const queue = [
   'packages/core',
   'packages/formats',
   'packages/view',
+  'packages/client',
   'packages/runtime',
   'apps/server',
   'apps/studio',

@@ -5,9 +5,9 @@ import statics from '@fastify/static';
 import { limits } from '@ivy/formats';
 import { NestFactory } from '@nestjs/core';
 import { FastifyAdapter, type NestFastifyApplication } from '@nestjs/platform-fastify';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { existsSync } from 'node:fs';
+import { documentOf } from './api/document.js';
 import { AppModule } from './app.module.js';
 import { DeliveryModule } from './delivery/delivery.module.js';
 import { takeJsonBodies } from './doors/bodies.js';
@@ -20,7 +20,6 @@ import { bodyPipe } from './problem/body.pipe.js';
 import { asProblem, ProblemFilter, writeProblem } from './problem/problem.filter.js';
 import { Problem } from './problem/problem.js';
 import { fromRoot } from './shared/paths.js';
-import { version } from './version.js';
 
 export interface AppOptions {
   databaseUrl: string;
@@ -74,13 +73,12 @@ export async function createApp({
 }
 
 function serveDocument(app: NestFastifyApplication): void {
-  const config = new DocumentBuilder().setTitle('Ivy Lens').setVersion(version).setOpenAPIVersion('3.0.3').build();
   let document: unknown;
   app
     .getHttpAdapter()
     .getInstance()
     .get('/api/v1/openapi.json', (_request, reply) => {
-      document ??= SwaggerModule.createDocument(app, config);
+      document ??= documentOf(app);
       void reply.send(document);
     });
 }

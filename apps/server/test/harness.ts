@@ -1,9 +1,11 @@
 import 'reflect-metadata';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { Client } from 'pg';
+import { documentOf } from '../src/api/document.js';
 import { createApp, type AppOptions } from '../src/app.js';
+import { HoldsTo } from './holds-to.js';
 
-/** A server on a port of its own, with a database of its own. */
+/** A server on a port of its own, with a database of its own. All it answers is held to its OpenAPI document. */
 export interface Harness {
   app: NestFastifyApplication;
   url: string;
@@ -39,12 +41,20 @@ export async function startHarness(
   const app = await createApp({ databaseUrl: await by(databaseUrl), logs: false, ...options });
   await app.listen(0, '127.0.0.1');
   const url = await app.getUrl();
+  const holds = new HoldsTo(documentOf(app) as unknown as ConstructorParameters<typeof HoldsTo>[0]);
+  const send = async (path: string, init: RequestInit) => {
+    const reply = await sendTo(`${url}${path}`, init);
+    const { status, body, headers } = reply;
+    const type = headers.get('content-type') ?? '';
+    holds.check({ method: init.method ?? 'GET', path, status, type, body });
+    return reply;
+  };
   return {
     app,
     url,
     databaseUrl,
     ask: (method, path, body, headers = {}) =>
-      send(`${url}${path}`, {
+      send(path, {
         method,
         headers: { ...headers, ...(body !== undefined && { 'content-type': 'application/json' }) },
         ...(body !== undefined && { body: JSON.stringify(body) }),
@@ -53,7 +63,7 @@ export async function startHarness(
       const form = new FormData();
       for (const [key, value] of Object.entries(parts)) form.append(key, value);
       form.append('file', new Blob([file]), fileName);
-      return send(`${url}/api/v1/sources`, { method: 'POST', body: form, headers });
+      return send('/api/v1/sources', { method: 'POST', body: form, headers });
     },
     stop: async () => {
       await app.close();
@@ -62,7 +72,7 @@ export async function startHarness(
   };
 }
 
-async function send(url: string, init: RequestInit): Promise<Reply> {
+async function sendTo(url: string, init: RequestInit): Promise<Reply> {
   // where an answer sends its asker is part of the answer
   const response = await fetch(url, { ...init, redirect: 'manual' });
   const text = await response.text();

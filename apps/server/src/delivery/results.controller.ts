@@ -1,6 +1,7 @@
 import { maxSearch, splitAddress, type FoundTerms } from '@ivy/core';
 import { Controller, Get, HttpCode, Options, Param, Req, Res } from '@nestjs/common';
-import { ApiExcludeEndpoint, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ApiExcludeEndpoint, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { Answers, IsTagged, Refuses, TakesPageQuery } from '../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { Problem } from '../problem/problem.js';
 import { ResultsService, tagOfFrame, type Ready } from './results.service.js';
@@ -12,7 +13,10 @@ export class ResultsController {
   constructor(private readonly service: ResultsService) {}
 
   @Get('results')
-  @ApiOkResponse({ description: 'The answer of the released lens to the page’s query string.' })
+  @TakesPageQuery()
+  @IsTagged()
+  @Answers('Results', { says: 'The answer of the released lens to the page’s query string.' })
+  @Refuses({ 404: ['not-released'] })
   async results(
     @Param('slug') slug: string,
     @Req() request: FastifyRequest,
@@ -22,7 +26,10 @@ export class ResultsController {
   }
 
   @Get('listing')
-  @ApiOkResponse({ description: 'Settings and answer of the released lens: all a page needs for its first paint.' })
+  @TakesPageQuery()
+  @IsTagged()
+  @Answers('Listing', { says: 'Settings and answer of the released lens: all a page needs for its first paint.' })
+  @Refuses({ 404: ['not-released'] })
   async listing(
     @Param('slug') slug: string,
     @Req() request: FastifyRequest,
@@ -32,10 +39,12 @@ export class ResultsController {
   }
 
   @Get('listing/:known')
-  @ApiOkResponse({
-    description:
-      'What the page script asks for: the answer without labels it knows. `known` is what the reply before said; with any other, settings and labels come along.',
+  @TakesPageQuery()
+  @IsTagged()
+  @Answers('PageReply', {
+    says: 'What the page script asks for: the answer without labels it knows. `known` is what the reply before said; with any other, settings and labels come along.',
   })
+  @Refuses({ 404: ['not-released'] })
   async page(
     @Param('slug') slug: string,
     @Param('known') known: string,
@@ -59,7 +68,10 @@ export class ResultsController {
   }
 
   @Get('terms/:facet')
-  @ApiOkResponse({ description: 'Terms of a facet of the released lens whose label holds `find`, with their counts.' })
+  @ApiQuery({ name: 'find', required: false })
+  @TakesPageQuery()
+  @Answers('FoundTerms', { says: 'Terms of a facet of the released lens whose label holds `find`, with their counts.' })
+  @Refuses({ 400: ['too-long'], 404: ['not-released'] })
   async terms(
     @Param('slug') slug: string,
     @Param('facet') facet: string,

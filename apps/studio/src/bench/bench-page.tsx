@@ -2,9 +2,10 @@ import type { FieldDescription } from '@ivy/core';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState, type RefObject } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
-import useSWR, { useSWRConfig } from 'swr';
-import { ApiProblem, ask } from '../api/api.js';
-import type { LensView, ReleaseView, SourceView } from '../api/types.js';
+import { useSWRConfig } from 'swr';
+import { ApiProblem } from '@ivy/client';
+import { api, useApi } from '../api/api.js';
+import type { LensView, SourceView } from '@ivy/client';
 import { AppBar } from '../app/app-bar.js';
 import { countOf } from '../shared/figures.js';
 import { Failed, Loading } from '../shared/states.js';
@@ -25,8 +26,8 @@ import { Wiring } from './wiring.js';
 export function BenchPage() {
   const { slug = '' } = useParams();
   // the Bench holds the draft from here on, so it is fetched anew on arrival and not behind one's back
-  const lens = useSWR<LensView>(`/lenses/${slug}`, { revalidateOnReconnect: false, revalidateIfStale: true });
-  const source = useSWR<SourceView>(lens.data ? `/sources/${lens.data.source}` : null);
+  const lens = useApi('/api/v1/lenses/{slug}', { slug }, { revalidateOnReconnect: false, revalidateIfStale: true });
+  const source = useApi('/api/v1/sources/{slug}', lens.data ? { slug: lens.data.source } : null);
   const error: unknown = lens.error ?? source.error;
   if (error) {
     return (
@@ -57,7 +58,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const [saves, setSaves] = useState(0);
   const onSaved = useCallback(() => {
     setSaves((n) => n + 1);
-    void mutate('/lenses', undefined, { revalidate: true });
+    void mutate('/api/v1/lenses', undefined, { revalidate: true });
   }, [mutate]);
   const { saving, adopt, keepMine, flush } = useSaving(slug, lens, loaded, onSaved);
   const trials = useTrials(slug, source);
@@ -74,7 +75,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
     pageState === 'plain' ? 'live' : pageState,
     go,
   );
-  const releases = useSWR<ReleaseView[]>(`/lenses/${slug}/releases`);
+  const releases = useApi('/api/v1/lenses/{slug}/releases', { slug });
   const newest = releases.data?.[0];
   const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : null), [newest, lens]);
   const sinceWords = !releases.data
@@ -96,11 +97,11 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   useEffect(relayout, [relayout, trial, focus, lens.facets.length]);
 
   const takeTheirs = async () => {
-    const theirs = await ask<LensView>(`/lenses/${slug}`);
+    const theirs = await api.ask('get', '/api/v1/lenses/{slug}', { slug });
     adopt(theirs);
     dispatch({ type: 'load', lens: theirs.draft });
   };
-  const takeMine = async () => keepMine(await ask<LensView>(`/lenses/${slug}`));
+  const takeMine = async () => keepMine(await api.ask('get', '/api/v1/lenses/{slug}', { slug }));
   const add = (field: FieldDescription) => {
     const added = addFacet(lens, field);
     dispatch({ type: 'edit', lens: added.lens, focus: added.key });

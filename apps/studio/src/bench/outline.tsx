@@ -13,7 +13,7 @@ import {
 } from '@ivy/core';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Plus, TriangleAlert } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import type { ApiProblem } from '../api/api.js';
+import type { ApiProblem } from '@ivy/client';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import type { Addition } from './kinds/kind-desk.js';
 import { additions } from './kinds/kind-desks.js';

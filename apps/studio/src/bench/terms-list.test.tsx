@@ -1,7 +1,7 @@
 import type { TermFacet } from '@ivy/core';
 import { lensOf } from '../../test/lens-of.js';
 import { OnPage } from '../../test/on-page.js';
-import type { TermView } from '../api/types.js';
+import type { TermView } from '@ivy/client';
 import { TermsList } from './terms-list.js';
 
 const page = new OnPage();

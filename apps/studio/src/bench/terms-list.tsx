@@ -3,8 +3,8 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import { arrangesTerms, fold, own, type Facet } from '@ivy/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import useSWR from 'swr';
-import type { TermView } from '../api/types.js';
+import { useApi } from '../api/api.js';
+import type { TermView } from '@ivy/client';
 import { depthsOf, mostPosts } from '../sources/specimen.js';
 import { figure } from '../shared/figures.js';
 
@@ -29,7 +29,7 @@ interface Props {
 
 /** The terms of a field, as the source has them. */
 export function useTerms(source: string, field: string) {
-  return useSWR<TermView[], Error>(`/sources/${source}/terms/${encodeURIComponent(field)}`);
+  return useApi('/api/v1/sources/{slug}/terms/{field}', { slug: source, field });
 }
 
 /**

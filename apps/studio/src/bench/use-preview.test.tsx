@@ -3,7 +3,7 @@ import type { PageState, ToPreview } from '@ivy/runtime';
 import { act, useRef } from 'react';
 import { lensOf } from '../../test/lens-of.js';
 import { OnPage } from '../../test/on-page.js';
-import { ApiProblem } from '../api/api.js';
+import { ApiProblem } from '@ivy/client';
 import type { Trials } from '../trial/trials.js';
 import { usePreview } from './use-preview.js';
 

@@ -1,7 +1,7 @@
 import type { Lens, Trial } from '@ivy/core';
 import type { FromPreview, PageState, ToPreview } from '@ivy/runtime';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { ApiProblem } from '../api/api.js';
+import { ApiProblem } from '@ivy/client';
 import type { Trials } from '../trial/trials.js';
 
 /** The newest answer on the Bench, or why there is none. */

@@ -2,7 +2,7 @@ import type { Lens } from '@ivy/core';
 import { act } from 'react';
 import { lensOf } from '../../test/lens-of.js';
 import { OnPage } from '../../test/on-page.js';
-import type { LensView } from '../api/types.js';
+import type { LensView } from '@ivy/client';
 import { useSaving } from './use-saving.js';
 
 const page = new OnPage();

@@ -1,7 +1,8 @@
 import type { Lens } from '@ivy/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiProblem, send, Unreachable } from '../api/api.js';
-import type { LensView } from '../api/types.js';
+import { ApiProblem, Unreachable } from '@ivy/client';
+import { api } from '../api/api.js';
+import type { LensView } from '@ivy/client';
 
 export type Saving =
   | { at: 'saved' }
@@ -36,11 +37,14 @@ export function useSaving(slug: string, lens: Lens, loaded: LensView, onSaved: (
     const sent = newest.current;
     setSaving({ at: 'saving' });
     try {
-      const view = await send<LensView>(
-        'PUT',
-        `/lenses/${slug}/draft`,
-        { config: sent },
-        { 'if-match': `"${revision.current}"` },
+      const view = await api.ask(
+        'put',
+        '/api/v1/lenses/{slug}/draft',
+        { slug },
+        {
+          body: { config: sent },
+          headers: { 'if-match': `"${revision.current}"` },
+        },
       );
       revision.current = view.draftRevision;
       kept.current = sent;

@@ -1,7 +1,7 @@
 import type { FieldDescription, Lens, Trial } from '@ivy/core';
 import { BesideServer } from '../../test/beside-server.js';
 import { lensOf } from '../../test/lens-of.js';
-import { ApiProblem } from '../api/api.js';
+import { ApiProblem } from '@ivy/client';
 import { Wiring } from './wiring.js';
 
 const page = new BesideServer();

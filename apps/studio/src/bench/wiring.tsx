@@ -10,7 +10,7 @@ import {
 } from '@ivy/core';
 import { Copy, Trash2, TriangleAlert, X } from 'lucide-react';
 import { useState } from 'react';
-import type { ApiProblem } from '../api/api.js';
+import type { ApiProblem } from '@ivy/client';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { changeFacet, changeKind, dropAlias, renameFacet } from './edits.js';
 import { KindWiring, ThereWiring } from './kind-wiring.js';

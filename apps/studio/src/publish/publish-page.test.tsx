@@ -1,6 +1,6 @@
 import { BesideServer } from '../../test/beside-server.js';
 import { lensOf } from '../../test/lens-of.js';
-import type { LensView, ReleaseView } from '../api/types.js';
+import type { LensView, ReleaseView } from '@ivy/client';
 import { PublishPage } from './publish-page.js';
 
 const page = new BesideServer();

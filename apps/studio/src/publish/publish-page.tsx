@@ -1,9 +1,8 @@
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import useSWR from 'swr';
-import { send } from '../api/api.js';
-import type { LensView, ReleaseView } from '../api/types.js';
+import { api, useApi } from '../api/api.js';
+import type { LensView } from '@ivy/client';
 import { AppBar } from '../app/app-bar.js';
 import { changesBetween, type LensChange } from '@ivy/core';
 import { huesOf } from '../bench/edits.js';
@@ -16,8 +15,8 @@ import { Vine } from './vine.js';
 /** What visitors will notice, the releases so far, and the line that puts the lens on a page. */
 export function PublishPage() {
   const { slug = '' } = useParams();
-  const lens = useSWR<LensView>(`/lenses/${slug}`);
-  const releases = useSWR<ReleaseView[]>(`/lenses/${slug}/releases`);
+  const lens = useApi('/api/v1/lenses/{slug}', { slug });
+  const releases = useApi('/api/v1/lenses/{slug}/releases', { slug });
   const [note, setNote] = useState('');
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<{ words: string; bad: boolean } | null>(null);
@@ -55,16 +54,20 @@ export function PublishPage() {
   };
   const publish = () =>
     run(async () => {
-      const { number } = await send<{ number: number }>('POST', `/lenses/${slug}/releases`, {
-        note,
-        draftRevision: lens.data!.draftRevision,
-      });
+      const { number } = await api.ask(
+        'post',
+        '/api/v1/lenses/{slug}/releases',
+        { slug },
+        {
+          body: { note, draftRevision: lens.data!.draftRevision },
+        },
+      );
       setNote('');
       return `Release ${number} is live. Pages have it from their next request on.`;
     });
   const restore = (number: number) =>
     run(async () => {
-      await send('POST', `/lenses/${slug}/releases/${number}/restore`, undefined);
+      await api.ask('post', '/api/v1/lenses/{slug}/releases/{number}/restore', { slug, number });
       return `Release ${number} is the draft now. Visitors keep what they have until you publish.`;
     });
   return (

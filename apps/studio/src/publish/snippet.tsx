@@ -1,6 +1,5 @@
 import { Check, Copy } from 'lucide-react';
-import useSWR from 'swr';
-import type { AboutView } from '../api/types.js';
+import { useApi } from '../api/api.js';
 import { useCopy } from '../shared/use-copy.js';
 
 /** The lines that put a lens on a page. */
@@ -11,7 +10,7 @@ export function snippetFor(slug: string, origin: string): string {
 export function Snippet({ slug }: { slug: string }) {
   const { copied, copy } = useCopy();
   // pages elsewhere may reach the server by another name than the studio does
-  const { data: about } = useSWR<AboutView>('/about');
+  const { data: about } = useApi('/api/v1/about', {});
   const snippet = snippetFor(slug, about?.publicUrl ?? location.origin);
   return (
     <section className="section">

@@ -1,4 +1,4 @@
-import type { ReleaseView } from '../api/types.js';
+import type { ReleaseView } from '@ivy/client';
 import { ago, dayOf } from '../shared/when.js';
 
 interface Props {

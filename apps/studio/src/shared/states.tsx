@@ -1,4 +1,4 @@
-import { ApiProblem } from '../api/api.js';
+import { ApiProblem } from '@ivy/client';
 
 /** Something is on its way. */
 export function Loading({ words }: { words: string }) {

@@ -1,5 +1,6 @@
-import { ApiProblem, ask, send } from '../api/api.js';
-import type { JobView, SourceView } from '../api/types.js';
+import { ApiProblem } from '@ivy/client';
+import { api } from '../api/api.js';
+import type { JobStatus, SourceView } from '@ivy/client';
 
 /** How far a file is: on its way, in line behind others, or being read. */
 export type IntakeStage =
@@ -23,14 +24,14 @@ export async function bringIn(
   body.append('file', file);
   told({ at: 'sending' });
   const headers = { prefer: 'respond-async' };
-  const { id } = await ask<JobView>('/sources', { method: 'POST', body, headers, signal });
+  const { id } = (await api.ask('post', '/api/v1/sources', {}, { body, headers, signal })) as JobStatus;
   for (;;) {
     if (signal.aborted) {
       // one that is over already stays: whoever cancels too late sees it in the list
-      await send('DELETE', `/jobs/${id}`, undefined).catch(() => {});
+      await api.ask('delete', '/api/v1/jobs/{id}', { id }).catch(() => {});
       throw new DOMException('It was cancelled.', 'AbortError');
     }
-    const job = await ask<JobView>(`/jobs/${id}`);
+    const job = await api.ask('get', '/api/v1/jobs/{id}', { id });
     if (job.state === 'done') return job.result as SourceView;
     if (job.state === 'failed') throw problemOf(job);
     if (job.state === 'cancelled') throw new DOMException('It was cancelled.', 'AbortError');
@@ -40,7 +41,7 @@ export async function bringIn(
   }
 }
 
-function problemOf({ problem }: JobView): ApiProblem {
+function problemOf({ problem }: JobStatus): ApiProblem {
   return new ApiProblem(problem?.status ?? 500, problem?.code ?? 'unknown', problem?.detail ?? 'It could not be read.');
 }
 

@@ -23,7 +23,7 @@ export function DropZone() {
     const told = (stage: IntakeStage) => setState({ at: 'reading', file: file.name, stage, stop });
     try {
       const source = await bringIn(file, stop.signal, told);
-      await mutate('/sources');
+      await mutate('/api/v1/sources');
       await navigate(`/sources/${source.slug}`);
     } catch (error) {
       if (stop.signal.aborted) setState({ at: 'rest' });

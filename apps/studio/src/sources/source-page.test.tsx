@@ -1,6 +1,6 @@
 import type { FieldDescription, Finding } from '@ivy/core';
 import { BesideServer } from '../../test/beside-server.js';
-import type { SourceView } from '../api/types.js';
+import type { SourceView } from '@ivy/client';
 import { SourcePage } from './source-page.js';
 
 const page = new BesideServer();

@@ -2,9 +2,9 @@ import { suitableFields, type FieldDescription } from '@ivy/core';
 import { FileText, TriangleAlert } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import useSWR, { mutate } from 'swr';
-import { send } from '../api/api.js';
-import type { LensView, SourceView } from '../api/types.js';
+import { mutate } from 'swr';
+import { api, useApi } from '../api/api.js';
+import type { SourceView } from '@ivy/client';
 import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
@@ -14,7 +14,7 @@ import { kindWords, Specimen } from './specimen.js';
 /** One source: its fields on the tray, what wants a look, and a way to start a lens. */
 export function SourcePage() {
   const { slug = '' } = useParams();
-  const { data: source, error, mutate: again } = useSWR<SourceView, Error>(`/sources/${slug}`);
+  const { data: source, error, mutate: again } = useApi('/api/v1/sources/{slug}', { slug });
   return (
     <div className="flex h-full flex-col">
       <AppBar crumbs={[{ label: 'Sources', to: '/sources' }, { label: source?.name ?? slug }]} />
@@ -197,8 +197,8 @@ function StartLens({ source }: { source: SourceView }) {
     event.preventDefault();
     setBusy(true);
     try {
-      const lens = await send<LensView>('POST', '/lenses', { name: name.trim(), source: source.slug });
-      await mutate('/lenses');
+      const lens = await api.ask('post', '/api/v1/lenses', {}, { body: { name: name.trim(), source: source.slug } });
+      await mutate('/api/v1/lenses');
       await navigate(`/lenses/${lens.slug}`);
     } catch (error) {
       setProblem((error as Error).message);

@@ -1,6 +1,6 @@
 import { act } from 'react';
 import { BesideServer } from '../../test/beside-server.js';
-import type { LensSummary, SourceSummary } from '../api/types.js';
+import type { LensSummary, SourceSummary } from '@ivy/client';
 import { SourcesPage } from './sources-page.js';
 
 const page = new BesideServer();

@@ -1,7 +1,7 @@
 import { ChevronRight, TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import type { LensSummary, SourceSummary } from '../api/types.js';
+import { useApi } from '../api/api.js';
+import type { LensSummary, SourceSummary } from '@ivy/client';
 import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
 import { Failed, Loading } from '../shared/states.js';
@@ -10,8 +10,8 @@ import { DropZone } from './drop-zone.js';
 
 /** All sources, and the lenses on each. */
 export function SourcesPage() {
-  const sources = useSWR<SourceSummary[]>('/sources');
-  const lenses = useSWR<LensSummary[]>('/lenses');
+  const sources = useApi('/api/v1/sources', {});
+  const lenses = useApi('/api/v1/lenses', {});
   const error: unknown = sources.error ?? lenses.error;
   const retry = () => void Promise.all([sources.mutate(), lenses.mutate()]);
   return (

@@ -1,6 +1,6 @@
 import type { FieldDescription, Finding } from '@ivy/core';
 import { BesideServer } from '../../test/beside-server.js';
-import type { SourceView, TermView } from '../api/types.js';
+import type { SourceView, TermView } from '@ivy/client';
 import { depthsOf, kindWords, Specimen } from './specimen.js';
 
 const page = new BesideServer();

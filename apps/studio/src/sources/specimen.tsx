@@ -1,7 +1,7 @@
 import { safeAddress, type FieldDescription, type Finding } from '@ivy/core';
 import { TriangleAlert } from 'lucide-react';
-import useSWR from 'swr';
-import type { SourceView, TermView } from '../api/types.js';
+import { useApi } from '../api/api.js';
+import type { SourceView, TermView } from '@ivy/client';
 import { figure } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 
@@ -123,7 +123,7 @@ function Values({ source, field }: { source: SourceView; field: FieldDescription
 }
 
 function TermValues({ source, field }: { source: SourceView; field: FieldDescription }) {
-  const { data } = useSWR<TermView[]>(`/sources/${source.slug}/terms/${encodeURIComponent(field.key)}`);
+  const { data } = useApi('/api/v1/sources/{slug}/terms/{field}', { slug: source.slug, field: field.key });
   if (!data) return null;
   const most = mostPosts(data);
   const depths = depthsOf(data);

@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import { buildIndex, readLens, writeSnapshot, type Lens, type Trial } from '@ivy/core';
-import { ApiProblem } from '../api/api.js';
+import { ApiProblem } from '@ivy/client';
 import { answerMessage, type ToWorker } from './trial-worker.js';
 import { WorkerTrials, type Trials } from './trials.js';
 

@@ -1,5 +1,6 @@
 import type { Lens, Trial } from '@ivy/core';
-import { ApiProblem, ask, send } from '../api/api.js';
+import { ApiProblem, urlOf } from '@ivy/client';
+import { api } from '../api/api.js';
 import type { FromWorker, ToWorker } from './trial-worker.js';
 
 /** Whoever tries a lens out: the server, or a worker that holds the posts. */
@@ -16,7 +17,12 @@ export class ServerTrials implements Trials {
   constructor(private readonly slug: string) {}
 
   run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial> {
-    return send<Trial>('POST', `/lenses/${this.slug}/draft/trial`, { config: lens, address }, {}, signal);
+    return api.ask(
+      'post',
+      '/api/v1/lenses/{slug}/draft/trial',
+      { slug: this.slug },
+      { body: { config: lens, address }, signal },
+    );
   }
 
   stop(): void {
@@ -73,11 +79,10 @@ export class WorkerTrials implements Trials {
   }
 
   async #load(source: { slug: string; updatedAt: string }, makeWorker: () => Worker): Promise<void> {
-    const bytes = await ask<ArrayBuffer>(
-      `/sources/${source.slug}/index?of=${encodeURIComponent(source.updatedAt)}`,
-      {},
-      (response) => response.arrayBuffer(),
-    ).catch(() => null);
+    const bytes = await api
+      .fetch(`${urlOf('/api/v1/sources/{slug}/index', source)}?of=${encodeURIComponent(source.updatedAt)}`)
+      .then((response) => response.arrayBuffer())
+      .catch(() => null);
     // the Bench may have been left while the index was on its way
     if (!bytes || this.#stopped) return;
     const worker = makeWorker();

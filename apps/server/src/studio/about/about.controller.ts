@@ -1,12 +1,13 @@
 import { Controller, Get, Inject } from '@nestjs/common';
-import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { ApiTags } from '@nestjs/swagger';
+import { Answers } from '../../api/describe.js';
 import { doorsToken, type Doors } from '../../doors/doors.js';
 import { version } from '../../version.js';
 
 /** What the studio should know of the server it is on. */
-export class AboutView {
-  @ApiProperty() version: string;
-  @ApiProperty({ type: String, nullable: true, description: 'Origin that pages elsewhere reach it by.' })
+export interface AboutView {
+  version: string;
+  /** Origin that pages elsewhere reach it by. */
   publicUrl: string | null;
 }
 
@@ -16,7 +17,7 @@ export class AboutController {
   constructor(@Inject(doorsToken) private readonly doors: Doors) {}
 
   @Get()
-  @ApiOkResponse({ type: AboutView })
+  @Answers('AboutView')
   about(): AboutView {
     return { version, publicUrl: this.doors.publicUrl };
   }

@@ -1,6 +1,7 @@
 import type { FoundTerms, Trial } from '@ivy/core';
 import { Body, Controller, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
-import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ApiQuery, ApiTags } from '@nestjs/swagger';
+import { Answers, IsTagged, Refuses, TakesPageQuery } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { findTermsOf, isFresh, queryOf } from '../../delivery/results.controller.js';
 import { ResultsService, type Results } from '../../delivery/results.service.js';
@@ -17,7 +18,9 @@ export class DraftsController {
   ) {}
 
   @Get('results')
-  @ApiOkResponse({ description: 'The answer of the draft to the page’s query string.' })
+  @TakesPageQuery()
+  @IsTagged()
+  @Answers('Results', { says: 'The answer of the draft to the page’s query string.' })
   async results(
     @Param('slug') slug: string,
     @Req() request: FastifyRequest,
@@ -29,7 +32,10 @@ export class DraftsController {
   }
 
   @Get('terms/:facet')
-  @ApiOkResponse({ description: 'Terms of a facet of the draft whose label holds `find`, with their counts.' })
+  @ApiQuery({ name: 'find', required: false })
+  @TakesPageQuery()
+  @Answers('FoundTerms', { says: 'Terms of a facet of the draft whose label holds `find`, with their counts.' })
+  @Refuses({ 400: ['too-long'] })
   async terms(
     @Param('slug') slug: string,
     @Param('facet') facet: string,
@@ -40,7 +46,8 @@ export class DraftsController {
 
   @Post('trial')
   @HttpCode(200)
-  @ApiOkResponse({ description: 'Settings, answer and effects of a config that is not kept.' })
+  @Answers('Trial', { says: 'Settings, answer and effects of a config that is not kept.' })
+  @Refuses({ 414: ['address-too-long'], 422: ['bad-config'] })
   trial(@Param('slug') slug: string, @Body() body: TrialBody): Promise<Trial> {
     return this.trials.answer(slug, body);
   }

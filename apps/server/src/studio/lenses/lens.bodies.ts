@@ -2,6 +2,9 @@ import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
 import { slugMessage, slugPattern } from '../../shared/slugs.js';
 
+/** A config as it is written: all that has a default may be left out. */
+const lensConfig = { $ref: '#/components/schemas/LensConfig' };
+
 export class CreateLensBody {
   @ApiProperty()
   @IsString()
@@ -21,18 +24,14 @@ export class CreateLensBody {
   @Matches(slugPattern, { message: slugMessage })
   slug?: string;
 
-  @ApiPropertyOptional({
-    type: 'object',
-    additionalProperties: true,
-    description: 'Without it, one is proposed. See /api/v1/schemas/lens.json.',
-  })
+  @ApiPropertyOptional({ allOf: [lensConfig], description: 'Without it, one is proposed.' })
   @IsOptional()
   @IsObject()
   config?: object;
 }
 
 export class DraftBody {
-  @ApiProperty({ type: 'object', additionalProperties: true, description: 'See /api/v1/schemas/lens.json.' })
+  @ApiProperty({ allOf: [lensConfig] })
   @IsObject()
   config: object;
 }

@@ -1,10 +1,11 @@
 import { lensSchema, type JsonSchema } from '@ivy/core';
 import { Body, Controller, Delete, Get, Headers, HttpCode, Param, ParseIntPipe, Post, Put, Res } from '@nestjs/common';
-import { ApiCreatedResponse, ApiHeader, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ApiHeader, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Answers, AnswersNothing, Refuses } from '../../api/describe.js';
 import type { FastifyReply } from 'fastify';
 import { Problem } from '../../problem/problem.js';
 import { CreateLensBody, DraftBody, ReleaseBody } from './lens.bodies.js';
-import { LensSummary, LensView, ReleaseMade, ReleaseView } from './lens.view.js';
+import type { LensSummary, LensView, ReleaseMade, ReleaseView } from './lens.view.js';
 import { LensesService } from './lenses.service.js';
 
 @ApiTags('lenses')
@@ -13,33 +14,35 @@ export class LensesController {
   constructor(private readonly lenses: LensesService) {}
 
   @Get('lenses')
-  @ApiOkResponse({ type: [LensSummary] })
+  @Answers('LensSummary', { of: 'list' })
   list(): Promise<LensSummary[]> {
     return this.lenses.list();
   }
 
   @Post('lenses')
-  @ApiCreatedResponse({ type: LensView })
+  @Answers('LensView', { status: 201 })
+  @Refuses({ 409: ['slug-taken'], 422: ['bad-config'] })
   create(@Body() body: CreateLensBody): Promise<LensView> {
     return this.lenses.create(body);
   }
 
   @Get('lenses/:slug')
-  @ApiOkResponse({ type: LensView })
+  @Answers('LensView')
   view(@Param('slug') slug: string): Promise<LensView> {
     return this.lenses.view(slug);
   }
 
   @Delete('lenses/:slug')
   @HttpCode(204)
-  @ApiNoContentResponse()
+  @AnswersNothing()
   remove(@Param('slug') slug: string): Promise<void> {
     return this.lenses.remove(slug);
   }
 
   @Put('lenses/:slug/draft')
   @ApiHeader({ name: 'If-Match', required: true, description: 'The draftRevision this draft was made from.' })
-  @ApiOkResponse({ type: LensView })
+  @Answers('LensView')
+  @Refuses({ 400: ['bad-if-match'], 412: ['draft-changed'], 422: ['bad-config'], 428: ['if-match-missing'] })
   async saveDraft(
     @Param('slug') slug: string,
     @Body() body: DraftBody,
@@ -53,7 +56,8 @@ export class LensesController {
 
   @Post('lenses/:slug/releases')
   @ApiHeader({ name: 'If-Match', required: false, description: 'The draftRevision that is to be published.' })
-  @ApiCreatedResponse({ type: ReleaseMade })
+  @Answers('ReleaseMade', { status: 201 })
+  @Refuses({ 400: ['bad-if-match'], 412: ['draft-changed'], 422: ['bad-config'] })
   async publish(
     @Param('slug') slug: string,
     @Body() body: ReleaseBody,
@@ -64,20 +68,24 @@ export class LensesController {
   }
 
   @Get('lenses/:slug/releases')
-  @ApiOkResponse({ type: [ReleaseView] })
+  @Answers('ReleaseView', { of: 'list' })
   releases(@Param('slug') slug: string): Promise<ReleaseView[]> {
     return this.lenses.releases(slug);
   }
 
   @Post('lenses/:slug/releases/:number/restore')
   @HttpCode(200)
-  @ApiOkResponse({ type: LensView })
+  @Answers('LensView')
+  @Refuses({ 400: ['bad-request'], 422: ['bad-config'] })
   restore(@Param('slug') slug: string, @Param('number', ParseIntPipe) number: number): Promise<LensView> {
     return this.lenses.restore(slug, number);
   }
 
   @Get('schemas/lens.json')
-  @ApiOkResponse({ description: 'JSON Schema of a lens’s config.' })
+  @ApiOkResponse({
+    description: 'JSON Schema of a lens’s config.',
+    content: { 'application/json': { schema: { type: 'object', additionalProperties: true } } },
+  })
   schema(): JsonSchema {
     return lensSchema();
   }

@@ -1,6 +1,7 @@
 import type { Explanation } from '@ivy/core';
 import { Controller, Get, Param, Req } from '@nestjs/common';
-import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ApiTags } from '@nestjs/swagger';
+import { Answers, Refuses, TakesPageQuery } from '../../api/describe.js';
 import type { FastifyRequest } from 'fastify';
 import { queryOf } from '../../delivery/results.controller.js';
 import { ResultsService } from '../../delivery/results.service.js';
@@ -12,7 +13,9 @@ export class WhyController {
   constructor(private readonly service: ResultsService) {}
 
   @Get('why/:postId')
-  @ApiOkResponse({ description: 'Which facets of the released lens a post passes, and why.' })
+  @TakesPageQuery()
+  @Answers('Explanation', { says: 'Which facets of the released lens a post passes, and why.' })
+  @Refuses({ 404: ['not-released'] })
   ofRelease(
     @Param('slug') slug: string,
     @Param('postId') postId: string,
@@ -22,7 +25,8 @@ export class WhyController {
   }
 
   @Get('draft/why/:postId')
-  @ApiOkResponse({ description: 'Which facets of the draft a post passes, and why.' })
+  @TakesPageQuery()
+  @Answers('Explanation', { says: 'Which facets of the draft a post passes, and why.' })
   ofDraft(
     @Param('slug') slug: string,
     @Param('postId') postId: string,

@@ -1,40 +1,44 @@
 import type { FieldDescription, Finding, Rejection, TermColumn } from '@ivy/core';
-import { ApiProperty } from '@nestjs/swagger';
 import type { Source } from '../../database/source.entity.js';
 
 /** A source in a list. */
-export class SourceSummary {
-  @ApiProperty() slug: string;
-  @ApiProperty() name: string;
-  @ApiProperty() posts: number;
-  @ApiProperty({ description: 'How many fields it has.' }) fieldCount: number;
-  @ApiProperty({ description: 'How many findings it has.' }) findingCount: number;
-  @ApiProperty() fileName: string;
-  @ApiProperty({ format: 'date-time' }) updatedAt: string;
+export interface SourceSummary {
+  slug: string;
+  name: string;
+  posts: number;
+  /** How many fields it has. */
+  fieldCount: number;
+  /** How many findings it has. */
+  findingCount: number;
+  fileName: string;
+  /** Moment, as ISO 8601 writes it. */
+  updatedAt: string;
 }
 
 /** A source with all that was found in it. */
-export class SourceView {
-  @ApiProperty() slug: string;
-  @ApiProperty() name: string;
-  @ApiProperty() posts: number;
-  @ApiProperty() format: string;
-  @ApiProperty() fileName: string;
-  @ApiProperty({ type: String, nullable: true }) site: string | null;
-  @ApiProperty({ format: 'date-time' }) updatedAt: string;
-  @ApiProperty({ type: 'array', items: { type: 'object' } }) fields: FieldDescription[];
-  @ApiProperty({ type: 'array', items: { type: 'object' } }) findings: Finding[];
-  @ApiProperty({ type: 'array', items: { type: 'object' } }) rejected: Rejection[];
+export interface SourceView {
+  slug: string;
+  name: string;
+  posts: number;
+  format: string;
+  fileName: string;
+  /** Origin that links and pictures without one belong to. */
+  site: string | null;
+  /** Moment, as ISO 8601 writes it. */
+  updatedAt: string;
+  fields: FieldDescription[];
+  findings: Finding[];
+  rejected: Rejection[];
 }
 
 /** A term of a source, and how many posts stand under it. */
-export class TermView {
-  @ApiProperty() slug: string;
-  @ApiProperty() label: string;
-  @ApiProperty({ type: String, nullable: true }) parent: string | null;
-  @ApiProperty() count: number;
-  @ApiProperty() hidden: boolean;
-  @ApiProperty({ type: [String] }) aliases: string[];
+export interface TermView {
+  slug: string;
+  label: string;
+  parent: string | null;
+  count: number;
+  hidden: boolean;
+  aliases: string[];
 }
 
 /** All terms of a column, depth first in given order. */

@@ -1,25 +1,16 @@
 import { writingSnapshot } from '@ivy/core';
 import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
-import {
-  ApiAcceptedResponse,
-  ApiBody,
-  ApiConsumes,
-  ApiCreatedResponse,
-  ApiHeader,
-  ApiNoContentResponse,
-  ApiOkResponse,
-  ApiTags,
-} from '@nestjs/swagger';
+import { ApiBody, ApiConsumes, ApiHeader, ApiTags } from '@nestjs/swagger';
+import { Answers, AnswersAs, AnswersNothing, Refuses } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { notFound, Problem } from '../../problem/problem.js';
 import { bodyPipe } from '../../problem/body.pipe.js';
 import { inTurns } from '../../shared/turns.js';
 import { IndexCache } from '../../delivery/index-cache.js';
 import { IntakeBody } from './intake.body.js';
-import type { JobView } from '../intake/jobs.controller.js';
-import { SourceSummary, SourceView, summaryOf, TermView, termViews, viewOf } from './source.view.js';
+import { summaryOf, termViews, viewOf, type SourceSummary, type SourceView, type TermView } from './source.view.js';
 import { SourcesService } from './sources.service.js';
-import { Jobs, type JobHandle } from '../intake/jobs.js';
+import { Jobs, type JobHandle, type JobStatus } from '../intake/jobs.js';
 import { Uploads } from '../intake/uploads.js';
 
 /** Posts up to which a browser is sent the whole index: some 20 MB. */
@@ -36,7 +27,7 @@ export class SourcesController {
   ) {}
 
   @Get()
-  @ApiOkResponse({ type: [SourceSummary] })
+  @Answers('SourceSummary', { of: 'list' })
   async list(): Promise<SourceSummary[]> {
     return (await this.sources.list()).map(summaryOf);
   }
@@ -56,13 +47,20 @@ export class SourcesController {
       },
     },
   })
-  @ApiCreatedResponse({ type: SourceView })
+  @Answers('SourceView', { status: 201 })
   @ApiHeader({ name: 'Prefer', required: false, description: '`respond-async`: the work is told of as a job.' })
-  @ApiAcceptedResponse({ description: 'It is being read: `Location` tells where to ask how far it is.' })
+  @Answers('JobStatus', { status: 202, says: 'It is being read: `Location` tells where to ask how far it is.' })
+  @Refuses({
+    400: ['no-file', 'broken-upload', 'too-many-parts'],
+    409: ['slug-taken'],
+    415: ['not-multipart'],
+    422: ['unreadable'],
+    503: ['too-many-uploads', 'too-many-waiting'],
+  })
   async bringIn(
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<SourceView | JobView> {
+  ): Promise<SourceView | JobStatus> {
     const upload = await this.uploads.receive(request);
     const read = async (signal: AbortSignal, handle?: JobHandle) => {
       try {
@@ -80,13 +78,13 @@ export class SourcesController {
   }
 
   @Get(':slug')
-  @ApiOkResponse({ type: SourceView })
+  @Answers('SourceView')
   async find(@Param('slug') slug: string): Promise<SourceView> {
     return viewOf(await this.sources.find(slug));
   }
 
   @Get(':slug/terms/:field')
-  @ApiOkResponse({ type: [TermView] })
+  @Answers('TermView', { of: 'list' })
   async terms(@Param('slug') slug: string, @Param('field') field: string): Promise<TermView[]> {
     const source = await this.sources.find(slug);
     if (!source.fields.some((one) => one.key === field)) throw notFound('field', field);
@@ -95,7 +93,8 @@ export class SourcesController {
   }
 
   @Get(':slug/index')
-  @ApiOkResponse({ description: 'The index as bytes, for a browser that works on a lens.' })
+  @AnswersAs('application/octet-stream', 'The index as bytes, for a browser that works on a lens.')
+  @Refuses({ 409: ['too-many-posts'] })
   async snapshot(@Param('slug') slug: string, @Res({ passthrough: true }) reply: FastifyReply): Promise<Buffer> {
     const source = await this.sources.find(slug);
     const { index } = await this.indexes.of(source.id);
@@ -108,7 +107,8 @@ export class SourcesController {
 
   @Delete(':slug')
   @HttpCode(204)
-  @ApiNoContentResponse()
+  @AnswersNothing()
+  @Refuses({ 409: ['source-in-use'] })
   async remove(@Param('slug') slug: string): Promise<void> {
     await this.sources.remove(slug);
   }

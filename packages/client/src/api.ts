@@ -1,0 +1,1599 @@
+/* Made by npm run api from the OpenAPI document. */
+import type * as core from '@ivy/core';
+export interface paths {
+  '/api/v1/lenses/{slug}/results': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['results-results'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/listing': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['results-listing'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/listing/{known}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['results-page'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/terms/{facet}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['results-terms'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/health': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['health-health'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/about': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['about-about'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/jobs/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['jobs-find'];
+    put?: never;
+    post?: never;
+    delete: operations['jobs-cancel'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/jobs/{id}/events': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['jobs-events'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-list'];
+    put?: never;
+    post: operations['sources-bringIn'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-find'];
+    put?: never;
+    post?: never;
+    delete: operations['sources-remove'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-terms'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/index': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-snapshot'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lenses-list'];
+    put?: never;
+    post: operations['lenses-create'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lenses-view'];
+    put?: never;
+    post?: never;
+    delete: operations['lenses-remove'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['lenses-saveDraft'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/releases': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lenses-releases'];
+    put?: never;
+    post: operations['lenses-publish'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/releases/{number}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['lenses-restore'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/schemas/lens.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lenses-schema'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/results': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['drafts-results'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/terms/{facet}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['drafts-terms'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/trial': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['drafts-trial'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/why/{postId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['why-ofRelease'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/why/{postId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['why-ofDraft'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+}
+export type webhooks = Record<string, never>;
+export interface components {
+  schemas: {
+    CreateLensBody: {
+      name: string;
+      /** @description Slug of the source. */
+      source: string;
+      slug?: string;
+      /** @description Without it, one is proposed. */
+      config?: components['schemas']['LensConfig'];
+    };
+    DraftBody: {
+      config: components['schemas']['LensConfig'];
+    };
+    ReleaseBody: {
+      /** @description What is new, in a few words. */
+      note?: string;
+      /** @description The draft that is meant: refused when someone saved another one meanwhile. */
+      draftRevision?: number;
+    };
+    TrialBody: {
+      config: components['schemas']['LensConfig'];
+      /** @description The query string to answer. */
+      address: string;
+    };
+    /** @description What the studio should know of the server it is on. */
+    AboutView: {
+      version: string;
+      /** @description Origin that pages elsewhere reach it by. */
+      publicUrl: null | string;
+    };
+    /** @description The whole answer to a query: everything a page needs to draw itself. Exact. */
+    Answer: core.Answer;
+    CardPart: core.CardPart;
+    /** @description An answer for a page that has its frame already: the same, without a word that it knows. */
+    CompactAnswer: core.CompactAnswer;
+    /** @description What an answer holds of a facet whose frame is known, beside what is chosen. */
+    CompactCounts: {
+      selected: string[];
+      /** @description By option of the frame; a negative number stands for so many zeros. */
+      counts: number[];
+    };
+    /** @description What a compact answer holds of a facet: what its frame leaves open, or, where it has none, the whole. */
+    CompactFacet: core.CompactFacet;
+    /** @description A post: its values in the order of the frame's fields. The title is 0 where it is that of the field of titles. */
+    CompactItem: [
+      string,
+      string | 0,
+      null | string,
+      components['schemas']['CompactValue'][],
+      {
+        [key: string]: [number, number][];
+      },
+    ];
+    /** @description A value of a post: terms by their numbers, where they are not too many to be told once; null for none. */
+    CompactValue: null | string | number | number[] | components['schemas']['TermValue'][] | boolean;
+    Explanation: core.Explanation;
+    /** @description A facet of a lens: what its kind's shape says, with every default filled in. */
+    Facet: core.Facet;
+    /** @description What an answer holds of a facet. */
+    FacetAnswer: core.FacetAnswer;
+    /** @description What of a facet's options stays the same from answer to answer. */
+    FacetFrame: {
+      /** @description Which list of terms the options are of. */
+      of: string;
+      /** @description By option, depth first: the number of its term; null where all terms are options, as they are numbered. Of a facet that puts most posts first, siblings stand by label, which is how ties fall. */
+      terms: null | number[];
+      /** @description By option: the place of the option above it, -1 at the top; null where none stands under another. */
+      parents: null | number[];
+      /** @description Own labels, by place. */
+      labels: {
+        [key: string]: string;
+      };
+      /** @description Whether siblings are put by their counts, most first. */
+      byCount: boolean;
+      /** @description Whether options without posts are left out, unless they are chosen or stand above one that is. */
+      hidesZero: boolean;
+    };
+    FacetReason: core.FacetReason;
+    /** @description With what only its kind has. */
+    FacetSettings: core.FacetSettings;
+    /** @description What an answer holds of marked posts. */
+    FavouritesFacetAnswer: core.FavouritesFacetAnswer;
+    /** @description A field, with what its posts hold. */
+    FieldDescription: core.FieldDescription;
+    FieldProblem: {
+      /** @description JSON pointer (RFC 6901) into the body. */
+      pointer: string;
+      message: string;
+    };
+    Finding: core.Finding;
+    /** @description Terms of a facet that hold a text, with their counts. */
+    FoundTerms: core.FoundTerms;
+    /** @description What of a lens's answers stays the same from choice to choice. */
+    Frame: core.Frame;
+    /** @description A term as it is told once: its slug and its label. */
+    FrameTerm: [string, string];
+    /** @description What a server that is ready to serve says. */
+    HealthView: {
+      /** @constant */
+      status: 'ok';
+      version: string;
+    };
+    Item: core.Item;
+    ItemValue: core.ItemValue;
+    /** @enum {unknown} */
+    JobState: 'cancelled' | 'done' | 'failed' | 'running';
+    /** @description Long work as it is told of. */
+    JobStatus: {
+      id: string;
+      state: components['schemas']['JobState'];
+      /** @description How many others come before; 0 once it is being worked on. */
+      waits: number;
+      done: number;
+      /** @description 0 while it is not known. */
+      total: number;
+      /** @description How many are done in a second. */
+      rate: number;
+      result?: unknown;
+      problem?: components['schemas']['ProblemBody'];
+    };
+    /** @description A lens's config with every default filled in. */
+    Lens: core.Lens;
+    /** @description A lens in a list. */
+    LensSummary: {
+      slug: string;
+      name: string;
+      /** @description Slug of its source. */
+      source: string;
+      /** @description Number of the newest release. */
+      release: null | number;
+      /** @description Whether the draft differs from the newest release. */
+      changed: boolean;
+      /** @description Moment, as ISO 8601 writes it. */
+      updatedAt: string;
+    };
+    LensView: {
+      draft: components['schemas']['Lens'];
+      draftRevision: number;
+      slug: string;
+      name: string;
+      /** @description Slug of its source. */
+      source: string;
+      /** @description Number of the newest release. */
+      release: null | number;
+      /** @description Whether the draft differs from the newest release. */
+      changed: boolean;
+      /** @description Moment, as ISO 8601 writes it. */
+      updatedAt: string;
+    };
+    /** @description All a page needs for its first paint, in one request. */
+    Listing: {
+      settings: components['schemas']['Settings'];
+      answer: components['schemas']['Results'];
+    };
+    /** @description Results with the same choices under each way of matching: known before it is set. */
+    MatchEffect: core.MatchEffect;
+    /** @description By how much a post misses a facet. */
+    Miss: core.Miss;
+    /** @description Something the address said that was not taken as it stood. */
+    Notice: core.Notice;
+    /** @description How long a step of numbers is: `size / down`, of which one is 1. */
+    NumberCut: {
+      size: number;
+      down: number;
+      /** @description A step of whole numbers ends on its last one; otherwise where the next begins. */
+      whole: boolean;
+    };
+    Option: core.Option;
+    /** @description What a page asks for: an answer without what it knows already, and, where it does not know that yet, all of it. */
+    PageReply: {
+      /** @description Of what stays the same from answer to answer: said again with the next question. */
+      known: string;
+      settings?: components['schemas']['Settings'];
+      frame?: components['schemas']['Frame'];
+      answer: {
+        sort: null | string;
+        notices: components['schemas']['Notice'][];
+        pages: number;
+        page: number;
+        /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
+        address: string;
+        total: number;
+        matched: number;
+        pageSize: number;
+        ways: components['schemas']['Way'][];
+        facets: components['schemas']['CompactFacet'][];
+        items: components['schemas']['CompactItem'][];
+        release: null | number;
+      };
+    };
+    /** @description A problem as RFC 9457 writes it. */
+    ProblemBody: {
+      type: string;
+      status: number;
+      title: string;
+      code: string;
+      detail: string;
+      errors?: components['schemas']['FieldProblem'][];
+    };
+    /** @description A record that did not become a post, or a value that could not be read. */
+    Rejection: core.Rejection;
+    ReleaseMade: {
+      number: number;
+    };
+    ReleaseView: {
+      number: number;
+      note: string;
+      /** @description Moment, as ISO 8601 writes it. */
+      createdAt: string;
+      config: components['schemas']['Lens'];
+    };
+    /** @description The body of `results`: the answer, and which lens gave it. */
+    Results: {
+      lens: string;
+      release: null | number;
+      /** @description What it took to work the answer out. */
+      tookMs: number;
+      /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
+      address: string;
+      total: number;
+      matched: number;
+      page: number;
+      pages: number;
+      pageSize: number;
+      sort: null | string;
+      items: components['schemas']['Item'][];
+      facets: components['schemas']['FacetAnswer'][];
+      notices: components['schemas']['Notice'][];
+      ways: components['schemas']['Way'][];
+    };
+    /** @description What an answer holds of a search. */
+    SearchFacetAnswer: core.SearchFacetAnswer;
+    /** @description What a page needs to know of a lens besides its answers. Changes only with the release. */
+    Settings: core.Settings;
+    SortOption: core.SortOption;
+    /** @description A source in a list. */
+    SourceSummary: {
+      slug: string;
+      name: string;
+      posts: number;
+      /** @description How many fields it has. */
+      fieldCount: number;
+      /** @description How many findings it has. */
+      findingCount: number;
+      fileName: string;
+      /** @description Moment, as ISO 8601 writes it. */
+      updatedAt: string;
+    };
+    /** @description A source with all that was found in it. */
+    SourceView: {
+      slug: string;
+      name: string;
+      posts: number;
+      format: string;
+      fileName: string;
+      /** @description Origin that links and pictures without one belong to. */
+      site: null | string;
+      /** @description Moment, as ISO 8601 writes it. */
+      updatedAt: string;
+      fields: components['schemas']['FieldDescription'][];
+      findings: components['schemas']['Finding'][];
+      rejected: components['schemas']['Rejection'][];
+    };
+    Spread: core.Spread;
+    /** @description What an answer holds of a switch. */
+    SwitchFacetAnswer: core.SwitchFacetAnswer;
+    /** @description What an answer holds of a facet whose choices are terms. */
+    TermFacetAnswer: core.TermFacetAnswer;
+    TermValue: core.TermValue;
+    /** @description A term of a source, and how many posts stand under it. */
+    TermView: {
+      slug: string;
+      label: string;
+      parent: null | string;
+      count: number;
+      hidden: boolean;
+      aliases: string[];
+    };
+    Texts: core.Texts;
+    /** @description All the Bench shows of a lens at an address. */
+    Trial: core.Trial;
+    /** @description A way out of an empty answer: what lifting one facet gives. */
+    Way: core.Way;
+    /** Lens */
+    LensConfig: object;
+  };
+  responses: never;
+  parameters: never;
+  requestBodies: never;
+  headers: never;
+  pathItems: never;
+}
+export type $defs = Record<string, never>;
+export interface operations {
+  'results-results': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The answer of the released lens to the page’s query string. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Results'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'results-listing': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Settings and answer of the released lens: all a page needs for its first paint. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Listing'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'results-page': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+      };
+      header?: never;
+      path: {
+        slug: string;
+        known: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description What the page script asks for: the answer without labels it knows. `known` is what the reply before said; with any other, settings and labels come along. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PageReply'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'results-terms': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+        find?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        facet: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Terms of a facet of the released lens whose label holds `find`, with their counts. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FoundTerms'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'health-health': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Ready to serve. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['HealthView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'about-about': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['AboutView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'jobs-find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['JobStatus'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'jobs-cancel': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'jobs-events': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The same as server-sent events, one a change, until it is over. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/event-stream': string;
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceSummary'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-bringIn': {
+    parameters: {
+      query?: never;
+      header?: {
+        /** @description `respond-async`: the work is told of as a job. */
+        Prefer?: string;
+      };
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'multipart/form-data': {
+          /** Format: binary */
+          file: string;
+          name?: string;
+          slug?: string;
+          /** @enum {string} */
+          format?: 'csv' | 'json' | 'ndjson';
+          site?: string;
+        };
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      /** @description It is being read: `Location` tells where to ask how far it is. */
+      202: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['JobStatus'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-remove': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-terms': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-snapshot': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The index as bytes, for a browser that works on a lens. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/octet-stream': string;
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensSummary'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-create': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CreateLensBody'];
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-view': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-remove': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-saveDraft': {
+    parameters: {
+      query?: never;
+      header: {
+        /** @description The draftRevision this draft was made from. */
+        'If-Match': string;
+      };
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DraftBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-releases': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ReleaseView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-publish': {
+    parameters: {
+      query?: never;
+      header?: {
+        /** @description The draftRevision that is to be published. */
+        'If-Match'?: string;
+      };
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ReleaseBody'];
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ReleaseMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-schema': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description JSON Schema of a lens’s config. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': {
+            [key: string]: unknown;
+          };
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'drafts-results': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The answer of the draft to the page’s query string. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Results'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'drafts-terms': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+        find?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        facet: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Terms of a facet of the draft whose label holds `find`, with their counts. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FoundTerms'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'drafts-trial': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TrialBody'];
+      };
+    };
+    responses: {
+      /** @description Settings, answer and effects of a config that is not kept. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Trial'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'why-ofRelease': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+      };
+      header?: never;
+      path: {
+        slug: string;
+        postId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Which facets of the released lens a post passes, and why. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Explanation'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'why-ofDraft': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+      };
+      header?: never;
+      path: {
+        slug: string;
+        postId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Which facets of the draft a post passes, and why. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Explanation'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+}
