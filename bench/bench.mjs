@@ -1,7 +1,15 @@
 // npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. The run stops if any two disagree. Ratios within a run are what counts; times are
 // this machine's.
-import { answer, buildIndex, readAddress, readLens, prewarm, writeSnapshot } from '../packages/core/dist/index.js';
+import {
+  answer,
+  buildIndex,
+  readAddress,
+  readLens,
+  prewarm,
+  writeSnapshot,
+  finished,
+} from '../packages/core/dist/index.js';
 import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
@@ -83,7 +91,7 @@ async function measure(name, size, correlated) {
   if (wants('worker') && size <= 50_000) {
     const index = buildIndex(collection);
     const on = addresses.filter((one) => one.on > 0).map((one) => one.address);
-    const found = await measureWorker(Buffer.from(writeSnapshot(index)), lensConfig, on);
+    const found = await measureWorker(Buffer.from(finished(writeSnapshot(index))), lensConfig, on);
     if (found.error) throw new Error(`The worker said: ${found.error}`);
     console.log(`  worker in Chromium: load ${ms(found.load)}, p50 ${ms(found.p50)}  p95 ${ms(found.p95)}`);
   }

@@ -38,7 +38,7 @@ export function measureKept(collection, index) {
   const folder = mkdtempSync(join(tmpdir(), 'ivy-lens-bench-'));
   const put = (name, what) => writeFileSync(join(folder, name), what);
   try {
-    const bytes = writeSnapshot(index);
+    const bytes = finished(writeSnapshot(index));
     const share = Math.max(1, Math.round(posts.length / 100));
     const last = (i) => posts[posts.length - 1 - i].values;
     put('snapshot', bytes);
@@ -67,7 +67,7 @@ function measure(folder) {
   const lens = readLens(lensConfig).value;
   const bytes = new Uint8Array(read('snapshot'));
   const upsert = JSON.parse(String(read('upsert.json')));
-  const load = () => ready(lens, readSnapshot(bytes));
+  const load = () => ready(lens, finished(readSnapshot(bytes)));
   const index = load();
   let changed;
   const change = () => (changed = ready(lens, changeIndex(index, { upsert, remove: [] })));
@@ -101,13 +101,14 @@ function measureBuilds(lens, { fields, taxonomies, size }, posts, kept) {
       const lot = JSON.parse(line);
       timed(() => builder.add(lot));
     }
-    const index = timed(() => ready(lens, finished(builder.finishing())));
+    const index = timed(() => ready(lens, finished(builder.finish())));
     builds.push(took);
     const { query } = readAddress(makeSearches(1)[0].address, lens, index);
     const start = performance.now();
     answer(index, query);
     words.push(performance.now() - start);
-    if (Buffer.compare(writeSnapshot(index), kept) !== 0) throw new Error('It was built otherwise than in one go.');
+    if (Buffer.compare(finished(writeSnapshot(index)), kept) !== 0)
+      throw new Error('It was built otherwise than in one go.');
   }
   return { builds, words };
 }

@@ -400,9 +400,15 @@ export interface components {
       version: string;
       /** @description Origin that pages elsewhere reach it by. */
       publicUrl: null | string;
+      /** @description How the caches of this process are doing; weights in bytes. */
+      caches: {
+        responses: components['schemas']['CacheFigures'];
+      };
     };
     /** @description The whole answer to a query: everything a page needs to draw itself. Exact. */
     Answer: core.Answer;
+    /** @description How a cache is doing. */
+    CacheFigures: core.CacheFigures;
     CardPart: core.CardPart;
     /** @description An answer for a page that has its frame already: the same, without a word that it knows. */
     CompactAnswer: core.CompactAnswer;

@@ -6,7 +6,7 @@ export * from './answer/compact.js';
 export * from './answer/expand.js';
 export * from './answer/find-terms.js';
 export { arrangeTerms } from './kinds/terms/term-order.js';
-export { readying } from './answer/readying.js';
+export { prepareAnswer } from './answer/prepare-answer.js';
 export { prewarmCounts, prewarmColumns, prewarm, prewarmText } from './answer/prewarm.js';
 export * from './fields/cell.js';
 export * from './fields/describe.js';
@@ -66,6 +66,7 @@ export * from './lens/query.js';
 export * from './lens/sort.js';
 export * from './model/texts.js';
 export * from './model/word-sets.js';
+export { Lru, type CacheFigures } from './engine/base/lru.js';
 export { finished, type Steps } from './engine/base/steps.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/clean-text.js';
@@ -81,11 +82,5 @@ export { type FacetReason } from './why/judge.js';
 export { type Miss } from './kinds/miss.js';
 export * from './why/sieve.js';
 export { changeIndex, type Change } from './engine/change/change.js';
-export {
-  readingSnapshot,
-  readSnapshot,
-  snapshotVersion,
-  writeSnapshot,
-  writingSnapshot,
-} from './engine/snapshot/snapshot.js';
+export { readSnapshot, snapshotVersion, writeSnapshot } from './engine/snapshot/snapshot.js';
 export { DamagedSnapshot } from './engine/snapshot/bytes.js';

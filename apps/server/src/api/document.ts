@@ -6,7 +6,6 @@ import { schemas } from './schemas.js';
 import { version } from '../version.js';
 
 type Schema = Record<string, unknown>;
-type Schemas = NonNullable<OpenAPIObject['components']>['schemas'];
 type Operation = {
   parameters?: { in: string }[];
   requestBody?: unknown;

@@ -6,8 +6,15 @@ export const schemas: Record<string, object> = {
     properties: {
       version: { type: 'string' },
       publicUrl: { description: 'Origin that pages elsewhere reach it by.', type: ['null', 'string'] },
+      caches: {
+        description: 'How the caches of this process are doing; weights in bytes.',
+        type: 'object',
+        properties: { responses: { $ref: '#/components/schemas/CacheFigures' } },
+        required: ['responses'],
+        additionalProperties: false,
+      },
     },
-    required: ['version', 'publicUrl'],
+    required: ['version', 'publicUrl', 'caches'],
     additionalProperties: false,
   },
   Answer: {
@@ -39,6 +46,19 @@ export const schemas: Record<string, object> = {
       'notices',
       'ways',
     ],
+    additionalProperties: false,
+  },
+  CacheFigures: {
+    description: 'How a cache is doing.',
+    type: 'object',
+    properties: {
+      entries: { type: 'number' },
+      weight: { description: "Of all entries together, in the cache's own unit.", type: 'number' },
+      hits: { type: 'number' },
+      misses: { type: 'number' },
+      evicted: { description: 'Entries that had to go for others.', type: 'number' },
+    },
+    required: ['entries', 'weight', 'hits', 'misses', 'evicted'],
     additionalProperties: false,
   },
   CardPart: {

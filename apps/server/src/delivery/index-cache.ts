@@ -1,8 +1,8 @@
 import {
   DamagedSnapshot,
   IndexBuilder,
-  readingSnapshot,
-  writingSnapshot,
+  readSnapshot,
+  writeSnapshot,
   type Post,
   type PostIndex,
   type Term,
@@ -69,7 +69,7 @@ export class IndexCache implements OnModuleDestroy {
   }
 
   async #write(sourceId: string, { revision, index }: CachedIndex): Promise<void> {
-    const bytes = await inTurns(writingSnapshot(index));
+    const bytes = await inTurns(writeSnapshot(index));
     await this.database.transaction(async (manager) => {
       // a source that changed or went in the meantime keeps what belongs to it
       const taken: unknown[] = await manager.query(
@@ -101,12 +101,12 @@ export class IndexCache implements OnModuleDestroy {
     const found = await this.#fetch(sourceId, before?.revision);
     if ('same' in found) return before!;
     const { revision } = found;
-    const index = 'bytes' in found ? await this.#read(found.bytes) : await inTurns(found.builder.finishing());
+    const index = 'bytes' in found ? await this.#read(found.bytes) : await inTurns(found.builder.finish());
     if (index) return { revision, index, keptTexts: 'bytes' in found ? index.texts.length : -1 };
     // a snapshot that can't be read: the posts themselves are read instead
     const posts = await this.#fetch(sourceId, undefined, false);
     if (!('builder' in posts)) throw new Error('The posts of a source were not read.');
-    return { revision: posts.revision, index: await inTurns(posts.builder.finishing()), keptTexts: -1 };
+    return { revision: posts.revision, index: await inTurns(posts.builder.finish()), keptTexts: -1 };
   }
 
   /**
@@ -125,7 +125,7 @@ export class IndexCache implements OnModuleDestroy {
 
   async #read(bytes: Uint8Array): Promise<PostIndex | null> {
     try {
-      return await inTurns(readingSnapshot(bytes));
+      return await inTurns(readSnapshot(bytes));
     } catch (error) {
       if (!(error instanceof DamagedSnapshot)) throw error;
       this.#log.warn(`A kept index is not used, and made anew: ${error.message}`);

@@ -1,5 +1,5 @@
 import { gunzipSync } from 'node:zlib';
-import { writeBody, ResponseCache } from './response-cache.js';
+import { responseCache, writeBody } from './response-cache.js';
 
 test('a body is written plain and packed alike', async () => {
   const { plain, gzip } = await writeBody({ matched: 3 });
@@ -9,7 +9,7 @@ test('a body is written plain and packed alike', async () => {
 
 test('bodies are kept up to a size, the one not asked for longest going first', () => {
   const answer = { plain: Buffer.alloc(90), gzip: Buffer.alloc(6) };
-  const kept = new ResponseCache(300);
+  const kept = responseCache(300);
   for (const name of ['aa', 'bb', 'cc']) kept.put(name, answer);
   expect(kept.get('aa')).toBe(answer);
   kept.put('dd', answer);

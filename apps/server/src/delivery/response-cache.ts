@@ -1,3 +1,4 @@
+import { Lru } from '@ivy/core';
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 
@@ -20,42 +21,10 @@ export async function writeBody(body: object): Promise<ResponseBody> {
   return { plain, gzip: await pack(plain, plain.length <= small ? forSmall : forLarge) };
 }
 
-/** Bodies that were asked for lately, up to a size; the one not asked for longest goes first. */
-export class ResponseCache {
-  readonly #kept = new Map<string, ResponseBody>();
-  #bytes = 0;
-
-  /** @param mostBytes  of all bodies together */
-  constructor(private readonly mostBytes: number) {}
-
-  get(name: string): ResponseBody | undefined {
-    const found = this.#kept.get(name);
-    if (found) {
-      // a map keeps the order things were put in: what is put again stands last
-      this.#kept.delete(name);
-      this.#kept.set(name, found);
-    }
-    return found;
-  }
-
-  put(name: string, answer: ResponseBody): void {
-    this.#drop(name);
-    this.#kept.set(name, answer);
-    this.#bytes += sizeOf(name, answer);
-    for (const oldest of this.#kept.keys()) {
-      if (this.#bytes <= this.mostBytes) break;
-      this.#drop(oldest);
-    }
-  }
-
-  #drop(name: string): void {
-    const found = this.#kept.get(name);
-    if (!found) return;
-    this.#kept.delete(name);
-    this.#bytes -= sizeOf(name, found);
-  }
-}
-
-function sizeOf(name: string, { plain, gzip: packed }: ResponseBody): number {
-  return name.length * 2 + plain.length + packed.length;
+/**
+ * Bodies that were asked for of late, by what they answer.
+ * @param mostBytes  of all bodies together
+ */
+export function responseCache(mostBytes: number): Lru<string, ResponseBody> {
+  return new Lru(mostBytes, (name, { plain, gzip: packed }) => name.length * 2 + plain.length + packed.length);
 }

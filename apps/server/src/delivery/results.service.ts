@@ -5,13 +5,15 @@ import {
   findTerms,
   frameOf,
   kindOf,
+  Lru,
   maxAddress,
   pageSettings,
   readQuestion,
-  readying,
+  prepareAnswer,
   zoneDays,
   type AddressReading,
   type Answer,
+  type CacheFigures,
   type CompactAnswer,
   type Explanation,
   type FoundTerms,
@@ -27,7 +29,7 @@ import { IndexCache, type CachedIndex } from './index-cache.js';
 import { LensCache, type CachedLens } from './lens-cache.js';
 import { inTurns } from '../shared/turns.js';
 import { WorkAhead } from './work-ahead.js';
-import { writeBody, ResponseCache, type ResponseBody } from './response-cache.js';
+import { responseCache, writeBody, type ResponseBody } from './response-cache.js';
 
 /** The body of `results`: the answer, and which lens gave it. */
 export interface Results extends Answer {
@@ -69,12 +71,17 @@ export interface Question extends AddressReading {
 export class ResultsService {
   readonly #log = new Logger(ResultsService.name);
   readonly #ahead = new WeakMap<CachedIndex, WeakMap<Lens, WorkAhead>>();
-  readonly #written = new ResponseCache(64 * 1024 * 1024);
+  readonly #written = responseCache(64 * 1024 * 1024);
 
   constructor(
     private readonly cachedLenses: LensCache,
     private readonly indexes: IndexCache,
   ) {}
+
+  /** How the cache of bodies is doing; weights in bytes. */
+  get figures(): CacheFigures {
+    return this.#written.figures;
+  }
 
   async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
     const kept = await this.cachedLenses.of(slug, which);
@@ -94,7 +101,7 @@ export class ResultsService {
     const reading = readQuestion(posts.index, kept.lens, address, now);
     const ahead = this.#ahead.get(posts)?.get(kept.lens);
     if (ahead && searches(reading.query)) await this.#orForget(posts, kept.lens, ahead.words());
-    await inTurns(readying(posts.index, reading.query));
+    await inTurns(prepareAnswer(posts.index, reading.query));
     return { ...reading, now };
   }
 
@@ -183,19 +190,12 @@ export class ResultsService {
   }
 }
 
-const tags = new Map<string, string>();
 /** Tags remembered: one a lens and state of its posts. */
-const tagsKept = 500;
+const tags = new Lru<string, string>(500);
 
 /** Names what stays the same from answer to answer, as a part of an address can say it. */
 export function tagOfFrame(etag: string): string {
-  let tag = tags.get(etag);
-  if (tag === undefined) {
-    tag = createHash('sha256').update(etag).digest('base64url').slice(0, 12);
-    if (tags.size >= tagsKept) tags.clear();
-    tags.set(etag, tag);
-  }
-  return tag;
+  return tags.getOr(etag, () => createHash('sha256').update(etag).digest('base64url').slice(0, 12));
 }
 
 /** Whether a query searches for words. */

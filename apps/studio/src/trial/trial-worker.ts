@@ -1,4 +1,4 @@
-import { checkLens, readLens, readSnapshot, tryLens, type Lens, type PostIndex, type Trial } from '@ivy/core';
+import { checkLens, readLens, readSnapshot, tryLens, type Lens, type PostIndex, type Trial, finished } from '@ivy/core';
 
 /** What the Bench asks of its worker. */
 export type ToWorker =
@@ -22,7 +22,7 @@ export function answerMessage(message: ToWorker): FromWorker {
     try {
       last = null;
       source = message.source;
-      index = readSnapshot(new Uint8Array(message.bytes));
+      index = finished(readSnapshot(new Uint8Array(message.bytes)));
       return { said: 'loaded' };
     } catch {
       return { said: 'not-loaded' };

@@ -1,20 +1,22 @@
 /** @jest-environment node */
-import { buildIndex, readLens, writeSnapshot, type Lens, type Trial } from '@ivy/core';
+import { buildIndex, readLens, writeSnapshot, type Lens, type Trial, finished } from '@ivy/core';
 import { ApiProblem } from '@ivy/client';
 import { answerMessage, type ToWorker } from './trial-worker.js';
 import { WorkerTrials, type Trials } from './trials.js';
 
 const field = { label: '', role: null, multiple: false, tree: false, separator: null, pathSeparator: null };
 const bytes = () =>
-  writeSnapshot(
-    buildIndex({
-      fields: [{ ...field, key: 'habitat', type: 'terms' }],
-      taxonomies: { habitat: [{ slug: 'mudflat', label: 'Mudflat', parent: null }] },
-      posts: [
-        { id: 'a', values: { habitat: ['mudflat'] } },
-        { id: 'b', values: {} },
-      ],
-    }),
+  finished(
+    writeSnapshot(
+      buildIndex({
+        fields: [{ ...field, key: 'habitat', type: 'terms' }],
+        taxonomies: { habitat: [{ slug: 'mudflat', label: 'Mudflat', parent: null }] },
+        posts: [
+          { id: 'a', values: { habitat: ['mudflat'] } },
+          { id: 'b', values: {} },
+        ],
+      }),
+    ),
   );
 const lens = (config: object): Lens => {
   const read = readLens(config);

@@ -9,7 +9,7 @@ import type { Option } from '../model/answer.js';
 import type { Collection } from '../model/post.js';
 import type { Query } from '../lens/query.js';
 import { answer, countMatched } from './answer.js';
-import { rankedAhead, readying } from './readying.js';
+import { rankedAhead, prepareAnswer } from './prepare-answer.js';
 import { prewarm, prewarmAll } from './prewarm.js';
 
 declare const process: { env: Record<string, string | undefined> };
@@ -74,7 +74,7 @@ test.each([null, 0])(
       fc.property(asked, ({ collection, query }) => {
         const index = buildIndex(collection, arenaFrom ?? undefined);
         const other: Query = { ...query, selections: {}, sort: null };
-        for (const making = readying(index, query, -1); !making.next().done; steps++) answer(index, other);
+        for (const making = prepareAnswer(index, query, -1); !making.next().done; steps++) answer(index, other);
         if (rankedAhead(query)) ranked++;
         expect(actualAnswer(answer(index, query))).toEqual(expectedAnswer(collection, query));
       }),

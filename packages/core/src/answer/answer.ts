@@ -15,7 +15,7 @@ import type { TextIndex } from '../engine/words/text-index.js';
 import { itemOf } from './items.js';
 import { orderingOf, pageOf } from './ordering.js';
 import { passing } from './passing.js';
-import { rankedAhead } from './readying.js';
+import { rankedAhead } from './prepare-answer.js';
 import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed, type Plan } from './plan.js';
 
 /**

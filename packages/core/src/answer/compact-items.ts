@@ -5,7 +5,7 @@ import { fieldWithRole } from '../model/post.js';
 import type { Marker } from '../engine/words/marks.js';
 import { noTerm } from '../engine/store/values.js';
 import { itemsKept, marksIn, textOf, type ItemPlan } from './items.js';
-import { ItemCache } from './item-cache.js';
+import { Lru } from '../engine/base/lru.js';
 
 /** What of a lens every compact item is made by. */
 export interface CompactItemPlan {
@@ -14,7 +14,7 @@ export interface CompactItemPlan {
   numbered: string[];
   /** Place of the field of titles among the fields; -1 where it is not there. */
   titleAt: number;
-  kept: ItemCache<CompactItem>;
+  kept: Lru<number, CompactItem>;
 }
 
 export function compactItemPlan(index: PostIndex, items: ItemPlan): CompactItemPlan {
@@ -27,7 +27,7 @@ export function compactItemPlan(index: PostIndex, items: ItemPlan): CompactItemP
   });
   const title = fieldWithRole(index.fields, 'title')?.key;
   const titleAt = fields.findIndex(({ key }) => key === title);
-  return { fields, numbered, titleAt, kept: new ItemCache(itemsKept) };
+  return { fields, numbered, titleAt, kept: new Lru(itemsKept) };
 }
 
 /** Reads the terms of a post as numbers; null where a field has none, or too many to be told of once. */

@@ -4,7 +4,7 @@ import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
-import { ItemCache } from './item-cache.js';
+import { Lru } from '../engine/base/lru.js';
 import type { Marker } from '../engine/words/marks.js';
 import { noTerm } from '../engine/store/values.js';
 import { plainText } from '../text/plain-text.js';
@@ -23,11 +23,11 @@ export interface ItemPlan {
   title: ItemField | null;
   link: ItemField | null;
   /** Items as they were last drawn, without marks. The newest posts are on most first pages. */
-  kept: ItemCache<Item>;
+  kept: Lru<number, Item>;
 }
 
-/** Items kept of a lens at least. */
-export const itemsKept = 2000;
+/** Items kept of a lens. */
+export const itemsKept = 4000;
 
 /** The fields whose values a facet filters by; those it searches are too long to be carried along. */
 function filteredBy(facet: Facet): readonly string[] {
@@ -47,7 +47,7 @@ export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
     fields: [...new Set(keys)].map((key) => itemField(index, key)),
     title: byRole('title'),
     link: byRole('link'),
-    kept: new ItemCache(itemsKept),
+    kept: new Lru(itemsKept),
   };
 }
 

@@ -1,9 +1,10 @@
+import { finished } from '../engine/base/steps.js';
 import { eachBit, hasBit } from '../engine/base/bits.js';
 import type { PostSet } from '../engine/sets/post-set.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import type { SortOption } from '../lens/lens.js';
 import { fieldWithRole } from '../model/post.js';
-import { byRelevance } from '../engine/words/relevance.js';
+import { rankByRelevance } from '../engine/words/relevance.js';
 import type { Search } from '../engine/words/search.js';
 import type { TextIndex } from '../engine/words/text-index.js';
 
@@ -49,7 +50,9 @@ export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, s
     case 'relevance': {
       const { idPlaces } = index;
       const byId = (a: number, b: number) => idPlaces[a]! - idPlaces[b]!;
-      return byRelevance(ordering.text, ordering.found, matched, start + size, byId, index.arena).slice(start);
+      return finished(rankByRelevance(ordering.text, ordering.found, matched, start + size, byId, index.arena)).slice(
+        start,
+      );
     }
     case 'shuffle': {
       const { bits } = matched;

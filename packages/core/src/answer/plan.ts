@@ -36,7 +36,7 @@ export function planOf(index: PostIndex, lens: Lens): Plan {
 
 function makePlan(index: PostIndex, lens: Lens): Plan {
   const scope = scopeCounted(index, lens.scope);
-  finished(puttingInRows(index, lens));
+  finished(prepareRows(index, lens));
   const facets = lens.facets.map((facet): FacetPlan => {
     const kind = kindOf(facet);
     const columns = kind.columns(index, lens, facet);
@@ -65,14 +65,14 @@ function leastCommon(index: PostIndex, facets: readonly FacetPlan[]): number {
 const mostValues = 1024;
 
 /** Has the index put what a lens counts by in rows. */
-export function* puttingInRows(index: PostIndex, lens: Lens): Steps<void> {
+export function* prepareRows(index: PostIndex, lens: Lens): Steps<void> {
   if (!index.arena) return;
   const columns = lens.facets.flatMap((facet): RowColumn[] => {
     const { terms, ordered } = kindOf(facet).columns(index, lens, facet);
     const few = walkedColumns(ordered).filter((one) => one.distinct.length <= mostValues);
     return terms ? [terms, ...few] : few;
   });
-  yield* index.puttingInRows(columns);
+  yield* index.prepareRows(columns);
 }
 
 const scopes = new WeakMap<PostIndex, WeakMap<Lens['scope'], Scope>>();

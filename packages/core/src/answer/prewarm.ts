@@ -5,7 +5,7 @@ import { finished, type Steps } from '../engine/base/steps.js';
 import { postsUnder } from '../engine/columns/term-column.js';
 import { kindOf } from '../kinds/kinds.js';
 import type { Lens } from '../lens/lens.js';
-import { commonCounts, planOf, puttingInRows, withScratch } from './plan.js';
+import { commonCounts, planOf, prepareRows, withScratch } from './plan.js';
 
 // What an answer needs is made when one first asks for it. A process that has others to answer meanwhile makes it ahead,
 // step by step, and may stop after each, or for good: answers are the same.
@@ -13,10 +13,10 @@ import { commonCounts, planOf, puttingInRows, withScratch } from './plan.js';
 /** Makes what every answer of a lens needs, a column at a time. */
 export function* prewarmColumns(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
-    yield* kindOf(facet).making(index, lens, facet);
+    yield* kindOf(facet).prepare(index, lens, facet);
     yield;
   }
-  yield* puttingInRows(index, lens);
+  yield* prepareRows(index, lens);
   planOf(index, lens);
   yield;
 }
@@ -25,7 +25,7 @@ export function* prewarmColumns(index: PostIndex, lens: Lens): Steps<void> {
 export function* prewarmText(index: PostIndex, lens: Lens): Steps<void> {
   for (const facet of lens.facets) {
     const { finding } = kindOf(facet);
-    if (finding) yield* finding.makingText(index, facet);
+    if (finding) yield* finding.prepareText(index, facet);
   }
 }
 

@@ -67,11 +67,11 @@ export interface Offered {
 export interface Finding<F> {
   /** The words it looks in. */
   readonly textIndex: (index: PostIndex, facet: F) => TextIndex;
-  /** Makes them step by step. */
-  readonly makingText: (index: PostIndex, facet: F) => Steps<TextIndex>;
+  /** Prepares what `textIndex` asks for. */
+  readonly prepareText: (index: PostIndex, facet: F) => Steps<TextIndex>;
   readonly search: (index: PostIndex, facet: F, text: string, arena?: Arena | null) => Search;
-  /** `search` step by step. */
-  readonly searching: (index: PostIndex, facet: F, text: string) => Steps<Search>;
+  /** Prepares what `search` asks for. */
+  readonly prepareSearch: (index: PostIndex, facet: F, text: string) => Steps<Search>;
 }
 
 /**
@@ -115,8 +115,8 @@ export interface FacetKind<F extends CommonConfig, A, S extends object = object>
   readonly write: (facet: F, selection: Selection | undefined) => string;
 
   readonly columns: (index: PostIndex, locale: Locale, facet: F) => Columns;
-  /** Makes what `columns` and `shown` give step by step: theirs may be slow the first time. */
-  readonly making: (index: PostIndex, locale: Locale, facet: F) => Steps<void>;
+  /** Prepares what `columns` and `shown` ask for. */
+  readonly prepare: (index: PostIndex, locale: Locale, facet: F) => Steps<void>;
   readonly shown: (facet: F, columns: Columns) => ShownTerms | null;
   /**
    * The posts whose values meet what is chosen. The set may be one the index keeps: it must not be changed.

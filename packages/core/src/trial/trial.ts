@@ -27,7 +27,7 @@ export function answerAddress(index: PostIndex, lens: Lens, address: string, now
   return answer(index, query, notices);
 }
 
-/** An address read for an answer at a moment: `readying` and `answer` are to be given this very query. */
+/** An address read for an answer at a moment: `prepareAnswer` and `answer` are to be given this very query. */
 export function readQuestion(index: PostIndex, lens: Lens, address: string, now: number): AddressReading {
   const reading = readAddress(address, lens, index, now);
   return { ...reading, query: { ...reading.query, seed: String(zoneDays(lens.zone).dayAt(now)) } };

@@ -1,4 +1,4 @@
-import type { Answer, FoundTerms, Settings } from '@ivy/core';
+import { Lru, type Answer, type FoundTerms, type Settings } from '@ivy/core';
 import { HttpTransport, type Transport, type Reply } from './transport.js';
 import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { isMarksChange, keepFolds, keepMarks, readFolds, readMarks } from './kept.js';
@@ -51,7 +51,7 @@ export class Listing {
   pending: Answer | undefined;
 
   readonly #watchers = new Set<(answered: boolean) => void>();
-  readonly #answers = new Map<string, Reply>();
+  readonly #answers = new Lru<string, Reply>(answersKept);
   readonly #transport: Transport;
   readonly #preview: boolean;
   #running: AbortController | undefined;
@@ -133,7 +133,7 @@ export class Listing {
       const reply = await this.#transport.ask(address, running.signal);
       if (running.signal.aborted) return;
       // pressed, the button finds its answer here at once
-      this.#remember(address, reply);
+      this.#answers.put(address, reply);
       this.pending = reply.answer;
       this.status = 'ready';
       this.redraw();
@@ -291,7 +291,7 @@ export class Listing {
     try {
       const reply = await this.#transport.ask(address, running.signal);
       if (running.signal.aborted) return;
-      this.#remember(address, reply);
+      this.#answers.put(address, reply);
       this.waiting = false;
       this.#take(reply);
       const canonical = withForeign(address, reply.answer.address, reply.settings.names);
@@ -317,12 +317,6 @@ export class Listing {
     this.status = 'ready';
     // counts of what was found were those of the answer before
     for (const [key, text] of this.finds) if (text.trim() !== '') void this.#lookFor(key);
-  }
-
-  #remember(address: string, reply: Reply): void {
-    this.#answers.delete(address);
-    this.#answers.set(address, reply);
-    if (this.#answers.size > answersKept) this.#answers.delete(this.#answers.keys().next().value!);
   }
 }
 

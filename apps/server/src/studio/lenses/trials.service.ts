@@ -1,4 +1,4 @@
-import { prewarmColumns, readying, readQuestion, tryQuestion, type Trial } from '@ivy/core';
+import { prewarmColumns, prepareAnswer, readQuestion, tryQuestion, type Trial } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { IndexCache } from '../../delivery/index-cache.js';
 import { checkLength } from '../../delivery/results.service.js';
@@ -21,7 +21,7 @@ export class TrialsService {
     const now = Date.now();
     await inTurns(prewarmColumns(index, config));
     const { query, notices } = readQuestion(index, config, body.address, now);
-    await inTurns(readying(index, query));
+    await inTurns(prepareAnswer(index, query));
     return tryQuestion(index, config, row.source.slug, query, notices);
   }
 }

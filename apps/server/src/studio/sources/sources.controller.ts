@@ -1,4 +1,4 @@
-import { writingSnapshot } from '@ivy/core';
+import { writeSnapshot } from '@ivy/core';
 import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiHeader, ApiTags } from '@nestjs/swagger';
 import { Answers, AnswersAs, AnswersNothing, Refuses } from '../../api/describe.js';
@@ -102,7 +102,7 @@ export class SourcesController {
       throw new Problem(409, 'too-many-posts', `Sources of up to ${mostPostsSent} posts are sent; this one has more.`);
     }
     void reply.header('content-type', 'application/octet-stream').header('cache-control', 'no-store');
-    return Buffer.from((await inTurns(writingSnapshot(index))).buffer);
+    return Buffer.from((await inTurns(writeSnapshot(index))).buffer);
   }
 
   @Delete(':slug')

@@ -1,4 +1,4 @@
-import { readSnapshot } from '@ivy/core';
+import { readSnapshot, finished } from '@ivy/core';
 import { notes, onDatabase, startHarness, type Harness } from '../../../test/harness.js';
 
 let server: Harness;
@@ -103,7 +103,7 @@ test('a browser gets the whole index as bytes, and reads the same posts from it'
   await server.upload(notes, 'notes.csv', { slug: 'sent' });
   const response = await fetch(`${server.url}/api/v1/sources/sent/index`);
   expect(response.headers.get('content-type')).toBe('application/octet-stream');
-  const index = readSnapshot(new Uint8Array(await response.arrayBuffer()));
+  const index = finished(readSnapshot(new Uint8Array(await response.arrayBuffer())));
   expect(index.size).toBe(12);
   expect(index.postAt(index.numberOf('n3')!).values).toMatchObject({ title: 'Note 3', kind: ['sighting'] });
   expect((await server.ask('GET', '/api/v1/sources/none/index')).status).toBe(404);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { sorting } from './sorting.js';
+import { sortInSteps } from './sorting.js';
 import { finished } from './steps.js';
 
 test('numbers are sorted as the language sorts them, by whatever they are compared by', () => {
@@ -12,7 +12,7 @@ test('numbers are sorted as the language sorts them, by whatever they are compar
       const compare = (a: number, b: number) => keys[a]! - keys[b]! || a - b;
       const numbers = Uint32Array.from({ length: count }, (_, i) => i);
       const expected = [...numbers].sort(compare);
-      finished(sorting(numbers, compare));
+      finished(sortInSteps(numbers, compare));
       expect([...numbers]).toEqual(expected);
     }),
     { numRuns: 40 },
@@ -22,7 +22,7 @@ test('numbers are sorted as the language sorts them, by whatever they are compar
 test('each step compares no more than a few thousand numbers', () => {
   let compared = 0;
   const numbers = Uint32Array.from({ length: 50_000 }, (_, i) => (i * 7919) % 50_000);
-  const steps = sorting(numbers, (a, b) => (compared++, a - b));
+  const steps = sortInSteps(numbers, (a, b) => (compared++, a - b));
   let most = 0;
   for (let done: boolean | undefined = false; !done; compared = 0) {
     done = steps.next().done;

@@ -8,14 +8,14 @@ const together = 4096;
  * von Neumann, 1945).
  * @param compare  as for the language's own sort; no two are equal
  */
-export function* sorting(numbers: Uint32Array, compare: (a: number, b: number) => number): Steps<void> {
+export function* sortInSteps(numbers: Uint32Array, compare: (a: number, b: number) => number): Steps<void> {
   const size = numbers.length;
   yield* inParts(size, together, (from, to) => numbers.subarray(from, to).sort(compare));
   let [from, into] = [numbers, size > together ? new Uint32Array(size) : numbers];
   for (let width = together; width < size; width *= 2) {
     for (let start = 0; start < size; start += 2 * width) {
       const half = Math.min(size, start + width);
-      yield* merging(from, start, half, Math.min(size, half + width), into, compare);
+      yield* mergeRuns(from, start, half, Math.min(size, half + width), into, compare);
     }
     [from, into] = [into, from];
   }
@@ -23,7 +23,7 @@ export function* sorting(numbers: Uint32Array, compare: (a: number, b: number) =
 }
 
 /** Puts two sorted runs that stand side by side together. */
-function* merging(
+function* mergeRuns(
   from: Uint32Array,
   start: number,
   half: number,

@@ -1,6 +1,9 @@
 /**
  * Work that may stop after each step and let others in, or stop for good. Each step takes some milliseconds at most
  * unless it says otherwise.
+ *
+ * What takes long is written once, as steps. What is made of it and kept is prepared (`prepareOrder`) and then asked for
+ * (`order`); asked for unprepared, it is made at once and the answer is the same.
  */
 export type Steps<T> = Generator<void, T, void>;
 

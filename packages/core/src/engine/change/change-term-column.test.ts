@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import fc from 'fast-check';
 import { largeCollection } from '../../../test/large.js';
 import type { Post } from '../../model/post.js';
@@ -57,7 +58,7 @@ test('columns that were made are taken over as they would be built', () => {
     fc.property(change, fc.option(fc.constantFrom('t40', 't89')), fc.boolean(), (changed, term, isInRows) => {
       const old = buildIndex(large, 0);
       for (const key of keys) old.column(key);
-      if (isInRows) old.putInRows(keys.map((key) => old.column(key)));
+      if (isInRows) finished(old.prepareRows(keys.map((key) => old.column(key))));
       const before = keys.map((key) => old.column(key).sizes.slice());
       const upsert = upsertOf(changed, term);
       const remove = changed.gone.map((n) => `n${n}`).filter((id) => !upsert.some((post) => post.id === id));

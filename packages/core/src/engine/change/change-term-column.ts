@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import type { Arena } from '../kernel/arena.js';
 import { gatherMapOf, type InOrder, type NewNumbers, type GatherMap } from '../store/gather-map.js';
 import type { TermList } from '../store/term-list.js';
@@ -44,8 +45,8 @@ export function changeTermColumn(
 ): TermColumn {
   const count = terms.terms.length;
   const size = moves.gatherMap.rows.length;
-  const added = rowsOf(terms, pick(moves.added));
-  const gone = sizesIn(count, rowsOf(terms, pick(moves.gone)).rows);
+  const added = finished(rowsOf(terms, pick(moves.added)));
+  const gone = sizesIn(count, finished(rowsOf(terms, pick(moves.gone))).rows);
   const more = sizesIn(count, added.rows);
   const { kept } = roomForTerms(
     old.sizes.map((before, t) => before - gone[t]! + more[t]!),
@@ -65,7 +66,7 @@ export function changeTermColumn(
     else for (const post of oldList!) if (moves.ofOld[post]! >= 0) setBit(set!, moves.ofOld[post]!);
     for (const post of posts) setBit(set!, post);
   }
-  const { rows, isShared } = rowsAfter(old, added, values, moves.gatherMap, count) ?? rowsOf(terms, values);
+  const { rows, isShared } = rowsAfter(old, added, values, moves.gatherMap, count) ?? finished(rowsOf(terms, values));
   return adoptedFor(values, columnOf(terms, kept, rows, size, arena, isShared));
 }
 

@@ -1,6 +1,7 @@
+import { finished } from '../base/steps.js';
 import { fieldWithRole, type Field, type Post, type Term } from '../../model/post.js';
 import { mergeTexts } from '../words/merge-texts.js';
-import { buildTextIndex } from '../words/text-index.js';
+import { indexTexts } from '../words/text-index.js';
 import { packValues } from '../store/pack-values.js';
 import {
   inOrder,
@@ -192,9 +193,11 @@ function sameLabels(old: PostIndex, now: PostIndex): boolean {
 
 /** Cuts the words of added posts and takes over those of all others. */
 function changeText({ fields, text: old }: KeptText, now: PostIndex, { gatherMap, addedAt }: InOrder): KeptText {
-  const added = buildTextIndex(
-    addedAt.length,
-    fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) })),
+  const added = finished(
+    indexTexts(
+      addedAt.length,
+      fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) })),
+    ),
   );
   return { fields, text: mergeTexts(old, added, gatherMap) };
 }

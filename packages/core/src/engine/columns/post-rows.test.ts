@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import fc from 'fast-check';
 import { field } from '../../../test/arbitrary.js';
 import { largeCollection } from '../../../test/large.js';
@@ -33,7 +34,7 @@ test('counts by rows are those of each column, whatever was put in rows before',
   let inRows = 0;
   fc.assert(
     fc.property(some, ([asked, posts]) => {
-      index.putInRows(asked);
+      finished(index.prepareRows(asked));
       const rows = index.rows!;
       expect(asked.every((column) => rows.places.has(column))).toBe(true);
       const list = Uint32Array.from(posts).sort();
@@ -64,7 +65,7 @@ test('counts by rows are those of each column, whatever was put in rows before',
 test('a column whose rows were given up is still counted by', () => {
   const index = buildIndex(collection, 0);
   const place = index.column('place');
-  index.putInRows([place]);
+  finished(index.prepareRows([place]));
   expect(place.rows).toBeNull();
   const every = PostSet.ofList(
     size,
@@ -81,9 +82,11 @@ test('rows that are made anew and anew leave columns their room', () => {
   const inArena: boolean[] = [];
   for (let round = 0; round < 12; round++) {
     // a column of its own each time, as if a lens had taken up a further field
-    index.putInRows([
-      { ...columns[round % 4]!, rows: columns[round % 4]!.rows ?? buildIndex(collection).column('kind').rows },
-    ]);
+    finished(
+      index.prepareRows([
+        { ...columns[round % 4]!, rows: columns[round % 4]!.rows ?? buildIndex(collection).column('kind').rows },
+      ]),
+    );
     inArena.push(index.rows!.at >= 0);
   }
   expect([inArena[0], inArena[11]]).toEqual([true, false]);
@@ -97,7 +100,7 @@ test('what 16 bits can’t tell is counted a column at a time', () => {
   }));
   const index = buildIndex({ fields: [field('code', 'text'), field('open', 'boolean')], taxonomies: {}, posts });
   const columns: TermColumn[] = [index.column('code'), index.column('open')];
-  index.putInRows(columns);
+  finished(index.prepareRows(columns));
   expect(index.rows).toBeNull();
   const first = PostSet.ofList(index.size, Uint32Array.of(0, 1, 2, 3));
   const [codes, flags] = index.arena!.during(() =>

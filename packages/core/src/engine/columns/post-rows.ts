@@ -1,4 +1,4 @@
-import { finished, type Steps } from '../base/steps.js';
+import { type Steps } from '../base/steps.js';
 import { Arena } from '../kernel/arena.js';
 import { lowerBound } from '../base/bounds.js';
 import { countsAt, type Counts } from './counts.js';
@@ -64,18 +64,7 @@ export function numbersIn(column: RowColumn): number {
  * @param before  rows there were: a column may have its numbers nowhere else
  * @param room    bytes they may take of the arena; if they take more, they lie elsewhere
  */
-export function buildPostRows(
-  size: number,
-  columns: readonly RowColumn[],
-  before: PostRows | null,
-  arena: Arena,
-  room = Infinity,
-): PostRows | null {
-  return finished(buildingPostRows(size, columns, before, arena, room));
-}
-
-/** `buildPostRows` step by step, a column a step. */
-export function* buildingPostRows(
+export function* buildPostRows(
   size: number,
   columns: readonly RowColumn[],
   before: PostRows | null,

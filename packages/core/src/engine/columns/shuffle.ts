@@ -1,4 +1,4 @@
-import { orderingByKeys } from '../store/order.js';
+import { orderByKeys } from '../store/order.js';
 import { inParts, type Steps } from '../base/steps.js';
 
 /** Ids that are mixed in one step. */
@@ -8,7 +8,7 @@ const mixedInAStep = 5000;
  * Puts posts in an order that looks like chance but is the same for the same seed, step by step.
  * @param base  all posts by id: how ties fall
  */
-export function* shuffling(
+export function* shuffle(
   size: number,
   idOf: (post: number) => string,
   base: Uint32Array,
@@ -18,7 +18,7 @@ export function* shuffling(
   yield* inParts(size, mixedInAStep, (from, to) => {
     for (let p = from; p < to; p++) keys[p] = mixed(`${seed} ${idOf(p)}`);
   });
-  return yield* orderingByKeys(keys, base, 'asc');
+  return yield* orderByKeys(keys, base, 'asc');
 }
 
 /** A number that looks like chance but is the same for the same text: FNV-1a, then murmur3's finisher. */

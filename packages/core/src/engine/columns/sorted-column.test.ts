@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import fc from 'fast-check';
 import { Arena } from '../kernel/arena.js';
 import { orderByKeys } from '../store/order.js';
@@ -18,7 +19,7 @@ const valuesOf = (value: fc.Arbitrary<number>) =>
     .map((some) => Float64Array.from({ length: size }, (_, p) => some[(p * p) % some.length]!));
 
 function column(values: Float64Array, arena: Arena | null): SortedColumn {
-  return buildSortedColumn(values, orderByKeys(values, numbered, 'asc'), arena);
+  return buildSortedColumn(values, finished(orderByKeys(values, numbered, 'asc')), arena);
 }
 
 const end = fc.option(fc.oneof(fc.integer({ min: -300, max: 300 }), fc.double({ min: -10, max: 10, noNaN: true })));
@@ -70,7 +71,7 @@ test('whole numbers that lie close are told apart without being sorted, as they 
       const all = isFalling ? given.sort((a, b) => (b ?? -1e9) - (a ?? -1e9)) : given;
       const none = -0x8000;
       const values = Float64Array.from(all, (one) => one ?? NaN);
-      const order = orderByKeys(values, Uint32Array.from(all.keys()), 'asc');
+      const order = finished(orderByKeys(values, Uint32Array.from(all.keys()), 'asc'));
       const arena = () => (isOnArena ? new Arena(all.length, 40_000) : null);
       const found = buildWholeColumn(
         Int16Array.from(all, (one) => one ?? none),

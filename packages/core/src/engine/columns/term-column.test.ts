@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import fc from 'fast-check';
 import { Arena } from '../kernel/arena.js';
 import type { Term } from '../../model/post.js';
@@ -38,7 +39,7 @@ test('a post stands once under each term it carries and each above it', () => {
         Math.max(0, ...numbers.map((r) => r.length)),
       );
       const size = numbers.length;
-      const column = buildTermColumn(list, values, size, isOnArena ? new Arena(size, 100_000) : null);
+      const column = finished(buildTermColumn(list, values, size, isOnArena ? new Arena(size, 100_000) : null));
       const pathOf = (t: number): number[] => (t < 0 ? [] : [t, ...pathOf(list.parents[t]!)]);
       const under = numbers.map((row) => new Set(row.flatMap(pathOf)));
       for (const t of above.keys()) {

@@ -6,8 +6,8 @@ import { Arena } from '../kernel/arena.js';
 import { countShared, hasBit, type Bits } from '../base/bits.js';
 import { PostSet } from '../sets/post-set.js';
 import { finished, type Steps } from '../base/steps.js';
-import { findingRows, type Numbers, type Rows } from './term-rows.js';
-import { fillingSets, setsOfRows, type PackedPostings, type TermSets } from './term-sets.js';
+import { rowsOf, type Numbers, type Rows } from './term-rows.js';
+import { setsOfRows, type PackedPostings, type TermSets } from './term-sets.js';
 import { lowerBound } from '../base/bounds.js';
 
 /**
@@ -26,19 +26,14 @@ export interface TermColumn extends TermList, TermSets {
 }
 
 /** Builds the column of a field from its values. Cost: a few steps for each term a post stands under. */
-export function buildTermColumn(terms: TermList, values: Values, size: number, arena: Arena | null): TermColumn {
-  return finished(buildingTermColumn(terms, values, size, arena));
-}
-
-/** `buildTermColumn` step by step. */
-export function* buildingTermColumn(
+export function* buildTermColumn(
   terms: TermList,
   values: Values,
   size: number,
   arena: Arena | null,
 ): Steps<TermColumn> {
-  const { rows, isShared } = yield* findingRows(terms, values);
-  const kept = yield* fillingSets(terms.terms.length, rows, size, arena);
+  const { rows, isShared } = yield* rowsOf(terms, values);
+  const kept = yield* setsOfRows(terms.terms.length, rows, size, arena);
   return adoptedFor(values, columnOf(terms, kept, rows, size, arena, isShared));
 }
 
@@ -260,7 +255,7 @@ export function columnByNumbers(
     numbers[p] = term < 0 ? none : term;
   }
   const rows: Rows = { form: 'one', values: numbers, none };
-  return columnOf(termList(terms), setsOfRows(terms.length, rows, size, arena), rows, size, arena, false);
+  return columnOf(termList(terms), finished(setsOfRows(terms.length, rows, size, arena)), rows, size, arena, false);
 }
 
 /** A number keeps its sign and point apart from other numbers: -1.5 → `minus-1-5`. */

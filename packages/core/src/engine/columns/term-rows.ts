@@ -1,5 +1,5 @@
 import type { TermList } from '../store/term-list.js';
-import { finished, inParts, type Steps } from '../base/steps.js';
+import { inParts, type Steps } from '../base/steps.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 
 export type Numbers = Uint16Array | Uint32Array;
@@ -22,12 +22,7 @@ export interface RowsOf {
 const termOfFlag = [0xffff, 1, 0];
 
 /** The terms of each post out of the values of a field of terms or of yes and no. */
-export function rowsOf(terms: TermList, values: Values): RowsOf {
-  return finished(findingRows(terms, values));
-}
-
-/** `rowsOf` step by step. */
-export function* findingRows(terms: TermList, values: Values): Steps<RowsOf> {
+export function* rowsOf(terms: TermList, values: Values): Steps<RowsOf> {
   if (values.form === 'flags') {
     const numbers = new Uint16Array(values.flags.length);
     for (let p = 0; p < numbers.length; p++) numbers[p] = termOfFlag[values.flags[p]!]!;

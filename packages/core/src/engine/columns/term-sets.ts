@@ -1,6 +1,6 @@
 import type { Arena } from '../kernel/arena.js';
 import { wordsOf, type Bits } from '../base/bits.js';
-import { finished, inParts, type Steps } from '../base/steps.js';
+import { inParts, type Steps } from '../base/steps.js';
 import type { Numbers, Rows } from './term-rows.js';
 
 /** The posts of each of some terms. */
@@ -32,16 +32,12 @@ export interface PackedPostings {
  */
 const denseShare = 1 / 32;
 
-/** Turns rows over: from the terms of each post to the posts of each term. */
-export function setsOfRows(terms: number, rows: Rows, size: number, arena: Arena | null): TermSets {
-  return finished(fillingSets(terms, rows, size, arena));
-}
-
 /** Posts gone along in one step. */
 const postsInAStep = 20_000;
 
-/** `setsOfRows` step by step. */
-export function* fillingSets(terms: number, rows: Rows, size: number, arena: Arena | null): Steps<TermSets> {
+/** Turns rows over: from the terms of each post to the posts of each term. */
+/** Posts gone along in one step. */
+export function* setsOfRows(terms: number, rows: Rows, size: number, arena: Arena | null): Steps<TermSets> {
   const { kept, fill } = roomForTerms(sizesIn(terms, rows), size, arena);
   yield;
   if (rows.form === 'one') {

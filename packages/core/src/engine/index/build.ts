@@ -29,8 +29,8 @@ export class IndexBuilder {
   }
 
   /** Makes the index step by step. No posts may be added any more. */
-  *finishing(): Steps<PostIndex> {
-    return new PostIndex(this.fields, this.taxonomies, yield* this.#posts.finishing(), [], this.arenaFrom);
+  *finish(): Steps<PostIndex> {
+    return new PostIndex(this.fields, this.taxonomies, yield* this.#posts.finish(), [], this.arenaFrom);
   }
 }
 
@@ -38,5 +38,5 @@ export class IndexBuilder {
 export function buildIndex({ fields, taxonomies, posts }: Collection, arenaFrom?: number): PostIndex {
   const builder = new IndexBuilder(fields, taxonomies, posts.length, arenaFrom);
   builder.add(posts);
-  return finished(builder.finishing());
+  return finished(builder.finish());
 }

@@ -4,7 +4,7 @@ import { KeptTexts, textsKept } from './kept-texts.js';
 const texts = ['little tern', 'tern over mud', 'mud'];
 const make = (kept: KeptTexts, weight: number, asked: string[] = []) =>
   finished(
-    kept.making([{ key: 'title', weight }], texts.length, (post) => {
+    kept.prepare([{ key: 'title', weight }], texts.length, (post) => {
       asked.push(texts[post]!);
       return texts[post]!;
     }),

@@ -1,4 +1,5 @@
-import { indexingTexts, reweighing, type TextIndex } from '../words/text-index.js';
+import { indexTexts, reweigh, type TextIndex } from '../words/text-index.js';
+import { Lru } from '../base/lru.js';
 import type { Steps } from '../base/steps.js';
 
 /** A field to search in, and how much a hit in it weighs. */
@@ -18,11 +19,11 @@ export const textsKept = 8;
 
 /** The word indexes of a source, by the fields they are over and how those weigh. */
 export class KeptTexts {
-  readonly #texts = new Map<string, KeptText>();
+  readonly #texts = new Lru<string, KeptText>(textsKept);
 
   /** @param ready  those that are there already */
   constructor(ready: readonly KeptText[]) {
-    for (const kept of ready) this.#texts.set(JSON.stringify(kept.fields), kept);
+    for (const kept of ready) this.#texts.put(JSON.stringify(kept.fields), kept);
   }
 
   get all(): readonly KeptText[] {
@@ -33,40 +34,25 @@ export class KeptTexts {
    * The word index over some fields, made step by step where it is not kept. If another makes it meanwhile, theirs is taken.
    * @param textOf  a field of a post as text to search
    */
-  *making(
+  *prepare(
     fields: readonly WeighedField[],
     size: number,
     textOf: (post: number, key: string) => string,
   ): Steps<TextIndex> {
     const name = JSON.stringify(fields);
-    this.#use(name);
     const weights = fields.map(({ weight }) => weight);
     const readers = fields.map(({ key, weight }) => ({ weight, read: (post: number) => textOf(post, key) }));
     // of the same fields weighed otherwise, the words and where they stand are the same
     const alike = this.all.find(
       (kept) => kept.fields.length === fields.length && kept.fields.every(({ key }, i) => key === fields[i]!.key),
     );
-    const steps = alike ? reweighing(alike.text, weights) : indexingTexts(size, readers);
+    const steps = alike ? reweigh(alike.text, weights) : indexTexts(size, readers);
     for (;;) {
       const kept = this.#texts.get(name);
       if (kept) return kept.text;
       const { done, value } = steps.next();
-      if (done) {
-        this.#texts.set(name, { fields, text: value });
-        this.#use(name);
-      } else yield;
-    }
-  }
-
-  /** Puts a word index last, and lets go of those that were not used for longest: trying weights out makes many. */
-  #use(name: string): void {
-    const kept = this.#texts.get(name);
-    if (!kept) return;
-    this.#texts.delete(name);
-    this.#texts.set(name, kept);
-    for (const oldest of this.#texts.keys()) {
-      if (this.#texts.size <= textsKept) break;
-      this.#texts.delete(oldest);
+      if (done) this.#texts.put(name, { fields, text: value });
+      else yield;
     }
   }
 }

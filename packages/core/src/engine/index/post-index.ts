@@ -8,18 +8,12 @@ import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
 import { KeptTexts, type KeptText, type WeighedField } from './kept-texts.js';
-import { makingSortKeys, orderByKeys, orderingByKeys } from '../store/order.js';
-import { buildingPostRows, type PostRows, type RowColumn } from '../columns/post-rows.js';
+import { sortKeys, orderByKeys } from '../store/order.js';
+import { buildPostRows, type PostRows, type RowColumn } from '../columns/post-rows.js';
 import { buildSortedColumn, buildWholeColumn, type SortedColumn } from '../columns/sorted-column.js';
-import { shuffling } from '../columns/shuffle.js';
+import { shuffle } from '../columns/shuffle.js';
 import { finished, type Steps } from '../base/steps.js';
-import {
-  adoptRows,
-  buildingTermColumn,
-  buildTermColumn,
-  buildValueColumn,
-  type TermColumn,
-} from '../columns/term-column.js';
+import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from '../columns/term-column.js';
 import { own } from '../../text/own.js';
 
 export { textsKept, type KeptText, type WeighedField } from './kept-texts.js';
@@ -141,12 +135,12 @@ export class PostIndex {
     return column;
   }
 
-  /** `column` step by step. If another makes it meanwhile, theirs is taken. */
-  *makingColumn(key: string): Steps<TermColumn> {
+  /** Prepares `column`. If another makes it meanwhile, theirs is taken. */
+  *prepareColumn(key: string): Steps<TermColumn> {
     const list = this.termList(key);
     const values = this.store.values.get(key);
     if (this.#columns.has(key) || !list || !values) return this.column(key);
-    const steps = buildingTermColumn(list, values, this.size, this.arena);
+    const steps = buildTermColumn(list, values, this.size, this.arena);
     for (;;) {
       const made = this.#columns.get(key);
       if (made) return made;
@@ -168,33 +162,33 @@ export class PostIndex {
 
   /** Post numbers in the order of a field. */
   order(key: string, direction: 'asc' | 'desc'): Uint32Array {
-    return finished(this.makingOrder(key, direction));
+    return finished(this.prepareOrder(key, direction));
   }
 
-  /** `order` step by step. */
-  *makingOrder(key: string, direction: 'asc' | 'desc'): Steps<Uint32Array> {
+  /** Prepares `order`. */
+  *prepareOrder(key: string, direction: 'asc' | 'desc'): Steps<Uint32Array> {
     const name = `${direction} ${key}`;
     const made = this.#made.get(name) as Uint32Array | undefined;
     if (made) return made;
     const values = this.store.values.get(key);
     const keys = values
-      ? yield* makingSortKeys(this.#field(key), values, this.termList(key))
+      ? yield* sortKeys(this.#field(key), values, this.termList(key))
       : new Float64Array(this.size).fill(NaN);
-    const order = yield* orderingByKeys(keys, this.store.byId, direction);
+    const order = yield* orderByKeys(keys, this.store.byId, direction);
     this.#made.set(name, order);
     return order;
   }
 
   /** Post numbers in an order that looks like chance but is the same for the same seed. */
   shuffled(seed: string): Uint32Array {
-    return finished(this.shuffling(seed));
+    return finished(this.prepareShuffle(seed));
   }
 
-  /** `shuffled` step by step. One seed is remembered: visitors of one day have the same. */
-  *shuffling(seed: string): Steps<Uint32Array> {
+  /** Prepares `shuffled`. One seed is remembered: visitors of one day have the same. */
+  *prepareShuffle(seed: string): Steps<Uint32Array> {
     const made = this.#made.get('shuffled') as { seed: string; order: Uint32Array } | undefined;
     if (made?.seed === seed) return made.order;
-    const order = yield* shuffling(this.size, (post) => this.idOf(post), this.store.byId, seed);
+    const order = yield* shuffle(this.size, (post) => this.idOf(post), this.store.byId, seed);
     this.#made.set('shuffled', { seed, order });
     return order;
   }
@@ -233,11 +227,11 @@ export class PostIndex {
    * @param name  of the rule and all it depends on
    */
   derived<T>(name: string, make: () => Steps<T>): T {
-    return finished(this.deriving(name, make));
+    return finished(this.prepareDerived(name, make));
   }
 
-  /** `derived` step by step. If another makes it meanwhile, the one made first is taken. */
-  *deriving<T>(name: string, make: () => Steps<T>): Steps<T> {
+  /** Prepares `derived`. If another makes it meanwhile, the one made first is taken. */
+  *prepareDerived<T>(name: string, make: () => Steps<T>): Steps<T> {
     const key = `derived ${name}`;
     if (!this.#made.has(key)) {
       const made = yield* make();
@@ -248,12 +242,12 @@ export class PostIndex {
 
   /** The words of some fields, each weighed. */
   text(fields: readonly WeighedField[]): TextIndex {
-    return finished(this.makingText(fields));
+    return finished(this.prepareText(fields));
   }
 
-  /** `text` step by step. If another makes it meanwhile, theirs is taken. */
-  makingText(fields: readonly WeighedField[]): Steps<TextIndex> {
-    return this.#texts.making(fields, this.size, (post, key) => this.textOf(post, key));
+  /** Prepares `text`. If another makes it meanwhile, theirs is taken. */
+  prepareText(fields: readonly WeighedField[]): Steps<TextIndex> {
+    return this.#texts.prepare(fields, this.size, (post, key) => this.textOf(post, key));
   }
 
   /** The word indexes that are kept. */
@@ -288,7 +282,7 @@ export class PostIndex {
   #buildColumn(key: string): TermColumn {
     const list = this.termList(key);
     const values = this.store.values.get(key);
-    if (list && values) return buildTermColumn(list, values, this.size, this.arena);
+    if (list && values) return finished(buildTermColumn(list, values, this.size, this.arena));
     return buildValueColumn(this.#field(key), this.size, this.arena, (post) => this.valueOf(post, key));
   }
 
@@ -299,20 +293,15 @@ export class PostIndex {
 
   /**
    * Puts what each post has in some columns beside what it has in those before, for counting by all at once. Where
-   * that can't be done, each column is walked by itself.
+   * that can't be done, each column is walked by itself. If others are put in rows meanwhile, it begins anew.
    */
-  putInRows(columns: readonly RowColumn[]): void {
-    finished(this.puttingInRows(columns));
-  }
-
-  /** `putInRows` step by step. If others are put in rows meanwhile, it begins anew. */
-  *puttingInRows(columns: readonly RowColumn[]): Steps<void> {
+  *prepareRows(columns: readonly RowColumn[]): Steps<void> {
     const { arena } = this;
     if (!arena || columns.every((column) => this.#rows?.places.has(column))) return;
     const before = this.#rows;
     const all = new Set([...(before?.places.keys() ?? []), ...columns]);
-    const rows = yield* buildingPostRows(this.size, [...all], before, arena, this.#rowsRoom);
-    if (this.#rows !== before) return yield* this.puttingInRows(columns);
+    const rows = yield* buildPostRows(this.size, [...all], before, arena, this.#rowsRoom);
+    if (this.#rows !== before) return yield* this.prepareRows(columns);
     if (rows) this.#rows = rows;
     if (rows && rows.at >= 0) this.#rowsRoom -= rows.values.byteLength;
     for (const column of columns) {
@@ -352,7 +341,7 @@ export class PostIndex {
       const others = readAll(orElse);
       values = values.map((value, p) => (Number.isNaN(value) ? others[p]! : value));
     }
-    return buildSortedColumn(values, orderByKeys(values, this.#numbered, 'asc'), this.arena);
+    return buildSortedColumn(values, finished(orderByKeys(values, this.#numbered, 'asc')), this.arena);
   }
 
   /** Where the sets of this index lie, and what answers work with; null for one too small to gain by it. */

@@ -42,7 +42,7 @@ interface Head {
  * Puts bytes together step by step, of arrays that do not change meanwhile.
  * @param version  of what is in it: bytes of another version are refused on reading
  */
-export function* writingBytes(
+export function* writeBytes(
   version: number,
   body: unknown,
   arrays: readonly NumberArray[],
@@ -69,7 +69,7 @@ export function* writingBytes(
  * Takes bytes apart again, step by step. The arrays are views of the bytes, which must not be changed any more.
  * @throws {DamagedSnapshot}
  */
-export function* readingBytes(version: number, given: Uint8Array): Steps<{ body: unknown; arrays: NumberArray[] }> {
+export function* readBytes(version: number, given: Uint8Array): Steps<{ body: unknown; arrays: NumberArray[] }> {
   // views need their own place in memory to start at a multiple of 8
   const bytes = given.byteOffset % 8 === 0 ? given : given.slice();
   if (bytes.length < headSize || bytes.length % 8 !== 0) throw new DamagedSnapshot('It is cut short.');

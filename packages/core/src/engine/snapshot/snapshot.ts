@@ -1,11 +1,11 @@
 import { PostIndex, type KeptText } from '../index/post-index.js';
-import { finished, type Steps } from '../base/steps.js';
+import { type Steps } from '../base/steps.js';
 import type { Field, Term } from '../../model/post.js';
 import { fieldEnd, indexingSortedTokens, type TextIndex } from '../words/text-index.js';
 import { packTexts } from '../store/text-packer.js';
 import { textAt, type Texts } from '../store/texts.js';
 import type { Values } from '../store/values.js';
-import { DamagedSnapshot, readingBytes, writingBytes, type NumberArray } from './bytes.js';
+import { DamagedSnapshot, readBytes, writeBytes, type NumberArray } from './bytes.js';
 
 /** Of the form below. To be raised with every change of it: a snapshot of another version is made anew, never guessed. */
 export const snapshotVersion = 3;
@@ -23,12 +23,7 @@ interface Body {
  * Puts an index into bytes: posts, and the words that were cut for searches. Columns and orders are left out, since
  * they are made from these faster than they would be read.
  */
-export function writeSnapshot(index: PostIndex): Uint8Array<ArrayBuffer> {
-  return finished(writingSnapshot(index));
-}
-
-/** `writeSnapshot` step by step; what the index gets meanwhile is not in it. */
-export function* writingSnapshot(index: PostIndex): Steps<Uint8Array<ArrayBuffer>> {
+export function* writeSnapshot(index: PostIndex): Steps<Uint8Array<ArrayBuffer>> {
   const { store, texts } = index;
   const arrays: NumberArray[] = [store.byId];
   putTexts(arrays, store.ids);
@@ -44,26 +39,21 @@ export function* writingSnapshot(index: PostIndex): Steps<Uint8Array<ArrayBuffer
     values: [...store.values].map(([key, values]) => [key, values.form]),
     texts: texts.map(({ fields }) => fields),
   };
-  return yield* writingBytes(snapshotVersion, body, arrays);
+  return yield* writeBytes(snapshotVersion, body, arrays);
 }
 
 /**
  * Reads an index back. It keeps the bytes, which must not be changed any more.
  * @throws {DamagedSnapshot} of bytes that are not what was written, or of another version
  */
-export function readSnapshot(bytes: Uint8Array): PostIndex {
-  return finished(readingSnapshot(bytes));
-}
-
-/** `readSnapshot` step by step. */
-export function* readingSnapshot(bytes: Uint8Array): Steps<PostIndex> {
-  const { body, arrays } = (yield* readingBytes(snapshotVersion, bytes)) as { body: Body; arrays: NumberArray[] };
+export function* readSnapshot(bytes: Uint8Array): Steps<PostIndex> {
+  const { body, arrays } = (yield* readBytes(snapshotVersion, bytes)) as { body: Body; arrays: NumberArray[] };
   const from = new Taker(arrays);
   const byId = from.take(Uint32Array);
   const ids = takeTexts(from);
   const values = new Map(body.values.map(([key, form]) => [key, takeValues(from, form)]));
   const texts: KeptText[] = [];
-  for (const fields of body.texts) texts.push({ fields, text: yield* takingWords(from, fields) });
+  for (const fields of body.texts) texts.push({ fields, text: yield* takeWords(from, fields) });
   return new PostIndex(body.fields, body.taxonomies, { size: body.size, ids, byId, values }, texts);
 }
 
@@ -134,7 +124,7 @@ function putWords(arrays: NumberArray[], { vocabulary, starts, tokenStarts, toke
   );
 }
 
-function* takingWords(from: Taker, fields: KeptText['fields']): Steps<TextIndex> {
+function* takeWords(from: Taker, fields: KeptText['fields']): Steps<TextIndex> {
   const words = takeTexts(from);
   const vocabulary = Array.from({ length: words.starts.length - 1 }, (_, w) => textAt(words, w));
   const starts = from.take(Uint32Array);

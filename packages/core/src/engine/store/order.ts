@@ -3,19 +3,14 @@ import { numbersOf, noTerm, type Values } from './values.js';
 import { textAt } from './texts.js';
 import type { TermList } from './term-list.js';
 import { byCodeUnits, fold } from '../../text/slug.js';
-import { sorting } from '../base/sorting.js';
-import { finished, inParts, type Steps } from '../base/steps.js';
+import { sortInSteps } from '../base/sorting.js';
+import { inParts, type Steps } from '../base/steps.js';
 
 /**
  * What posts are put in order by: a number a post, NaN for one with no value. Texts are ranked by their folded form,
  * terms by the folded label of a post's first.
  */
-export function sortKeys(field: Field, values: Values, terms: TermList | null): Float64Array {
-  return finished(makingSortKeys(field, values, terms));
-}
-
-/** `sortKeys` step by step. */
-export function* makingSortKeys(field: Field, values: Values, terms: TermList | null): Steps<Float64Array> {
+export function* sortKeys(field: Field, values: Values, terms: TermList | null): Steps<Float64Array> {
   const numbers = numbersOf(values);
   if (numbers) return numbers;
   if (values.form === 'texts') {
@@ -29,7 +24,7 @@ export function* makingSortKeys(field: Field, values: Values, terms: TermList | 
     yield* inParts(size, readInAStep, (from, to) => {
       for (let p = from; p < to; p++) keys[p] = read(textAt(texts, p));
     });
-    const ranks = yield* rankingTexts(keys);
+    const ranks = yield* rankTexts(keys);
     for (let p = 0; p < size; p++) if (texts.starts[p] === texts.starts[p + 1]) ranks[p] = NaN;
     return ranks;
   }
@@ -51,10 +46,10 @@ export function* makingSortKeys(field: Field, values: Values, terms: TermList | 
 const readInAStep = 2000;
 
 /** By text: its place among all that differ, ascending by code units. */
-function* rankingTexts(texts: readonly string[]): Steps<Float64Array> {
+function* rankTexts(texts: readonly string[]): Steps<Float64Array> {
   const order = new Uint32Array(texts.length);
   for (let i = 0; i < order.length; i++) order[i] = i;
-  yield* sorting(order, (a, b) => byCodeUnits(texts[a]!, texts[b]!) || a - b);
+  yield* sortInSteps(order, (a, b) => byCodeUnits(texts[a]!, texts[b]!) || a - b);
   const ranks = new Float64Array(texts.length);
   yield* inParts(texts.length, readInAStep, (from, to) => {
     for (let i = Math.max(1, from); i < to; i++) {
@@ -74,12 +69,7 @@ function ranksOf(texts: readonly string[]): Map<string, number> {
 /**
  * Posts in the order of their keys: those with none come last in both directions, ties fall as they stand in `base`.
  */
-export function orderByKeys(keys: Float64Array, base: Uint32Array, direction: 'asc' | 'desc'): Uint32Array {
-  return finished(orderingByKeys(keys, base, direction));
-}
-
-/** `orderByKeys` step by step. */
-export function* orderingByKeys(keys: Float64Array, base: Uint32Array, direction: 'asc' | 'desc'): Steps<Uint32Array> {
+export function* orderByKeys(keys: Float64Array, base: Uint32Array, direction: 'asc' | 'desc'): Steps<Uint32Array> {
   let filled = 0;
   let [low, high, whole] = [Infinity, -Infinity, true];
   for (let p = 0; p < keys.length; p++) {
@@ -137,7 +127,7 @@ function* comparing(
   const sorted = new Uint32Array(base.length);
   for (let i = 0, at = 0; i < base.length; i++) if (!Number.isNaN(keys[base[i]!]!)) sorted[at++] = base[i]!;
   yield;
-  yield* sorting(sorted.subarray(0, filled), (a, b) => sign * (keys[a]! - keys[b]!) || places[a]! - places[b]!);
+  yield* sortInSteps(sorted.subarray(0, filled), (a, b) => sign * (keys[a]! - keys[b]!) || places[a]! - places[b]!);
   return sorted;
 }
 

@@ -53,11 +53,11 @@ export class PostPacker {
   }
 
   done(): PostStore {
-    return finished(this.finishing());
+    return finished(this.finish());
   }
 
   /** `done` field by field. */
-  *finishing(): Steps<PostStore> {
+  *finish(): Steps<PostStore> {
     const size = this.#size;
     const ids = this.#ids.done();
     const given = new Map<string, Values>();

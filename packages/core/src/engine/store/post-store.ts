@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import { orderByKeys, sortKeys } from './order.js';
 import type { Field } from '../../model/post.js';
 import type { TermList } from './term-list.js';
@@ -35,5 +36,5 @@ export function placesOf(posts: Uint32Array, numberOf: Uint32Array): Uint32Array
 
 /** The order posts are numbered in. */
 export function newestFirst(published: Field, values: Values, terms: TermList | null, byId: Uint32Array): Uint32Array {
-  return orderByKeys(sortKeys(published, values, terms), byId, 'desc');
+  return finished(orderByKeys(finished(sortKeys(published, values, terms)), byId, 'desc'));
 }

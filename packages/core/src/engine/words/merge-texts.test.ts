@@ -1,17 +1,20 @@
+import { finished } from '../base/steps.js';
 import fc from 'fast-check';
 import { gatherMapOf } from '../store/gather-map.js';
 import { mergeTexts } from './merge-texts.js';
-import { buildTextIndex } from './text-index.js';
+import { indexTexts } from './text-index.js';
 
 const words = fc.array(fc.constantFrom('tern', 'terns', 'reed', 'otter', 'mud', 'á', 'zostera', 'eel'), {
   maxLength: 5,
 });
 const posts = fc.array(fc.tuple(words, words), { maxLength: 12 });
 const indexOf = (texts: readonly (readonly [string[], string[]])[]) =>
-  buildTextIndex(texts.length, [
-    { weight: 3, read: (p) => texts[p]![0].join(' ') },
-    { weight: 1, read: (p) => texts[p]![1].join(' ') },
-  ]);
+  finished(
+    indexTexts(texts.length, [
+      { weight: 3, read: (p) => texts[p]![0].join(' ') },
+      { weight: 1, read: (p) => texts[p]![1].join(' ') },
+    ]),
+  );
 
 test.each([
   ['in the order they were in', true],

@@ -1,3 +1,4 @@
+import { finished } from '../base/steps.js';
 import {
   newNumbers,
   gatherNumbers,
@@ -149,5 +150,5 @@ function indexAnew(old: TextIndex, added: TextIndex, gatherMap: GatherMap): Text
   const ofAdded = Int32Array.from(added.vocabulary, (word) => known.get(word) ?? words.push(word) - 1);
   const ofOld = Int32Array.from(old.vocabulary, (_, w) => w);
   const { tokenStarts, tokens } = pickTokens(old, added, gatherMap, { ofOld, ofAdded });
-  return indexTokens(words, tokenStarts, tokens, old.fieldWeights);
+  return finished(indexTokens(words, tokenStarts, tokens, old.fieldWeights));
 }

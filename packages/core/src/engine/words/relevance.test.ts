@@ -1,9 +1,10 @@
+import { finished } from '../base/steps.js';
 import fc from 'fast-check';
 import { PostSet } from '../sets/post-set.js';
 import { Arena } from '../kernel/arena.js';
-import { byRelevance } from './relevance.js';
+import { rankByRelevance } from './relevance.js';
 import { search } from './search.js';
-import { buildTextIndex } from './text-index.js';
+import { indexTexts } from './text-index.js';
 
 const words = ['tern', 'terns', 'ternery', 'mud', 'muddy', 'gull', 'low', 'tide'];
 const size = 600;
@@ -15,10 +16,12 @@ function indexOf(size: number) {
   const texts = Array.from({ length: size }, () =>
     [1 + next(4), next(12)].map((length) => Array.from({ length }, () => words[next(words.length)]).join(' ')),
   );
-  return buildTextIndex(size, [
-    { weight: 3, read: (post) => texts[post]![0]! },
-    { weight: 1, read: (post) => texts[post]![1]! },
-  ]);
+  return finished(
+    indexTexts(size, [
+      { weight: 3, read: (post) => texts[post]![0]! },
+      { weight: 1, read: (post) => texts[post]![1]! },
+    ]),
+  );
 }
 const index = indexOf(size);
 const byNumber = (a: number, b: number) => a - b;
@@ -29,13 +32,13 @@ test.each(searches)(
   'the few posts searched for “%s” stand as they do among all: read one by one or along words',
   (text) => {
     const found = search(index, text, 'any');
-    const whole = byRelevance(index, found, found.posts, size, byNumber, null);
+    const whole = finished(rankByRelevance(index, found, found.posts, size, byNumber, null));
     expect([...whole].sort(byNumber)).toEqual([...found.posts.list]);
     fc.assert(
       fc.property(some, (posts) => {
         const few = PostSet.ofList(size, Uint32Array.from(posts).sort()).and(found.posts);
         const expected = whole.filter((post) => few.list.includes(post));
-        expect(byRelevance(index, found, few, size, byNumber, null)).toEqual(expected);
+        expect(finished(rankByRelevance(index, found, few, size, byNumber, null))).toEqual(expected);
       }),
       { numRuns: 60 },
     );
@@ -47,9 +50,11 @@ test('the first few are the beginning of them all, with a kernel and without', (
   fc.assert(
     fc.property(fc.constantFrom(...searches), fc.integer({ min: 0, max: 210 }), (text, first) => {
       const found = search(index, text, 'any');
-      const whole = byRelevance(index, found, found.posts, size, byNumber, null);
-      expect(byRelevance(index, found, found.posts, first, byNumber, null)).toEqual(whole.slice(0, first));
-      const beside = arena.during(() => byRelevance(index, found, found.posts, first, byNumber, arena));
+      const whole = finished(rankByRelevance(index, found, found.posts, size, byNumber, null));
+      expect(finished(rankByRelevance(index, found, found.posts, first, byNumber, null))).toEqual(
+        whole.slice(0, first),
+      );
+      const beside = arena.during(() => finished(rankByRelevance(index, found, found.posts, first, byNumber, arena)));
       expect(beside).toEqual(whole.slice(0, first));
     }),
   );
@@ -60,12 +65,14 @@ test('a word with more posts than are looked at in one go is weighed in all of t
   const large = indexOf(many);
   const arena = new Arena(many, 0);
   const found = search(large, 'ter mud', 'any');
-  const whole = byRelevance(large, found, found.posts, many, byNumber, null);
-  expect(arena.during(() => byRelevance(large, found, found.posts, many, byNumber, arena))).toEqual(whole);
+  const whole = finished(rankByRelevance(large, found, found.posts, many, byNumber, null));
+  expect(arena.during(() => finished(rankByRelevance(large, found, found.posts, many, byNumber, arena)))).toEqual(
+    whole,
+  );
   // few at a time, they are read one by one
   for (let i = 0; i < found.posts.count; i += 60) {
     const few = found.posts.list.subarray(i, i + 60);
     const expected = whole.filter((post) => post >= few[0]! && post <= few.at(-1)!);
-    expect(byRelevance(large, found, PostSet.ofList(many, few), many, byNumber, null)).toEqual(expected);
+    expect(finished(rankByRelevance(large, found, PostSet.ofList(many, few), many, byNumber, null))).toEqual(expected);
   }
 });

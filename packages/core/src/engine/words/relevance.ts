@@ -2,7 +2,7 @@ import { hasBit, type Bits } from '../base/bits.js';
 import { firstOf } from '../base/first-of.js';
 import type { PostSet } from '../sets/post-set.js';
 import { Arena } from '../kernel/arena.js';
-import { finished, type Steps } from '../base/steps.js';
+import { type Steps } from '../base/steps.js';
 import type { Met, Search } from './search.js';
 import { fieldEnd, type TextIndex } from './text-index.js';
 import { postings } from './word-run.js';
@@ -19,19 +19,7 @@ const b = 0.75;
  * @param first    how many are asked for
  * @param arena    where to work
  */
-export function byRelevance(
-  index: TextIndex,
-  found: Search,
-  matched: PostSet,
-  first: number,
-  before: (a: number, b: number) => number,
-  arena: Arena | null,
-): number[] {
-  return finished(ranking(index, found, matched, first, before, arena));
-}
-
-/** `byRelevance` step by step. Others may work in an arena between steps, so with more than one step `arena` is null. */
-export function* ranking(
+export function* rankByRelevance(
   index: TextIndex,
   found: Search,
   matched: PostSet,

@@ -39,7 +39,7 @@ export function search(index: TextIndex, text: string, words: 'all' | 'any', are
  * `search` step by step, a wanted word a step. Others may work in the arena between steps, so what each step finds is taken
  * out of it.
  */
-export function* searching(
+export function* searchInSteps(
   index: TextIndex,
   text: string,
   words: 'all' | 'any',

@@ -1,5 +1,5 @@
-import { sorting } from '../base/sorting.js';
-import { finished, inParts, type Steps } from '../base/steps.js';
+import { sortInSteps } from '../base/sorting.js';
+import { inParts, type Steps } from '../base/steps.js';
 import type { Value } from '../../model/post.js';
 import { plainText } from '../../text/plain-text.js';
 import { byCodeUnits } from '../../text/slug.js';
@@ -39,18 +39,13 @@ export interface TextIndex {
 }
 
 /** Cost: the time it takes to cut every text into words. */
-export function buildTextIndex(size: number, fields: readonly SearchField[]): TextIndex {
-  return finished(indexingTexts(size, fields));
-}
-
 /** Posts whose words are cut in one step, those whose words are put in order in one, and words that are gone along in one. */
 const [cutInAStep, indexedInAStep, tokensInAStep] = [100, 2000, 1 << 18];
 
 /** Words that are copied in one step. */
 const wordsInAStep = 20_000;
 
-/** `buildTextIndex` step by step. */
-export function* indexingTexts(size: number, fields: readonly SearchField[]): Steps<TextIndex> {
+export function* indexTexts(size: number, fields: readonly SearchField[]): Steps<TextIndex> {
   const known = new WordNumbers();
   const words: string[] = [];
   const tokenStarts = new Uint32Array(size + 1);
@@ -72,7 +67,7 @@ export function* indexingTexts(size: number, fields: readonly SearchField[]): St
     }
   });
   const weights = fields.map((field) => field.weight);
-  return yield* indexingTokens(words, tokenStarts, tokens.slice(0, end), weights);
+  return yield* indexTokens(words, tokenStarts, tokens.slice(0, end), weights);
 }
 
 /**
@@ -104,16 +99,7 @@ function longer(numbers: Int32Array, size: number): Int32Array<ArrayBuffer> {
  * the words of each post into the posts of each word.
  * @param tokens  numbers of words, fields parted by `fieldEnd`; they are changed to those of the sorted words
  */
-export function indexTokens(
-  words: readonly string[],
-  tokenStarts: Uint32Array,
-  tokens: Int32Array,
-  fieldWeights: readonly number[],
-): TextIndex {
-  return finished(indexingTokens(words, tokenStarts, tokens, fieldWeights));
-}
-
-function* indexingTokens(
+export function* indexTokens(
   words: readonly string[],
   tokenStarts: Uint32Array,
   tokens: Int32Array,
@@ -125,7 +111,7 @@ function* indexingTokens(
   });
   const order = numbersOf(used);
   yield;
-  yield* sorting(order, (a, b) => byCodeUnits(words[a]!, words[b]!));
+  yield* sortInSteps(order, (a, b) => byCodeUnits(words[a]!, words[b]!));
   const place = new Uint32Array(words.length);
   let isSorted = true;
   for (let i = 0; i < order.length; i++) {
@@ -165,13 +151,13 @@ export function* indexingSortedTokens(
   fieldWeights: readonly number[],
   starts?: Uint32Array,
 ): Steps<TextIndex> {
-  const known = starts ?? (yield* countingPosts(vocabulary.length, tokenStarts, tokens));
+  const known = starts ?? (yield* countPosts(vocabulary.length, tokenStarts, tokens));
   const found = yield* findingPostings(known, tokenStarts, tokens, fieldWeights);
   return { vocabulary, starts: known, ...found, tokenStarts, tokens, ...means(found.lengths), fieldWeights };
 }
 
 /** An index of the same words with hits in its fields weighed otherwise, step by step. What does not change is shared. */
-export function* reweighing(text: TextIndex, fieldWeights: readonly number[]): Steps<TextIndex> {
+export function* reweigh(text: TextIndex, fieldWeights: readonly number[]): Steps<TextIndex> {
   const { vocabulary, tokenStarts, tokens, starts, posts } = text;
   const found = yield* findingPostings(starts, tokenStarts, tokens, fieldWeights);
   const { weights, lengths } = found;
@@ -186,7 +172,7 @@ export function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLeng
 }
 
 /** Where the posts of each word will begin. */
-function* countingPosts(words: number, tokenStarts: Uint32Array, tokens: Int32Array): Steps<Uint32Array> {
+function* countPosts(words: number, tokenStarts: Uint32Array, tokens: Int32Array): Steps<Uint32Array> {
   const starts = new Uint32Array(words + 1);
   const lastPost = new Int32Array(words).fill(-1);
   yield* inParts(tokenStarts.length - 1, indexedInAStep, (from, to) => {

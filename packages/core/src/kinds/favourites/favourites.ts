@@ -39,7 +39,7 @@ export const favourites: FacetKind<FavouritesConfig, FavouritesFacetAnswer, { ma
   },
   write: (_facet, selection) => (selection?.type === 'posts' ? writeList(selection.ids) : ''),
   columns: () => noColumns,
-  *making() {},
+  *prepare() {},
   shown: () => null,
   passing: (index, _locale, _facet, selection) => {
     const ids = selection.type === 'posts' ? selection.ids : [];

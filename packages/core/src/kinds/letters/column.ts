@@ -14,19 +14,19 @@ const foldedInAStep = 2000;
 
 /** The first letters of a field's texts as terms. */
 export function letterColumn(index: PostIndex, lettering: Lettering): TermColumn {
-  return index.derived(nameOf(lettering), () => makingLetters(index, lettering));
+  return index.derived(nameOf(lettering), () => buildLetterColumn(index, lettering));
 }
 
-/** `letterColumn` step by step. */
-export function makingLetterColumn(index: PostIndex, lettering: Lettering): Steps<TermColumn> {
-  return index.deriving(nameOf(lettering), () => makingLetters(index, lettering));
+/** Prepares what `letterColumn` asks for. */
+export function prepareLetterColumn(index: PostIndex, lettering: Lettering): Steps<TermColumn> {
+  return index.prepareDerived(nameOf(lettering), () => buildLetterColumn(index, lettering));
 }
 
 function nameOf({ field, articles, language }: Lettering): string {
   return JSON.stringify(['letters', field, articles, language]);
 }
 
-function* makingLetters(index: PostIndex, { field, articles, language }: Lettering): Steps<TermColumn> {
+function* buildLetterColumn(index: PostIndex, { field, articles, language }: Lettering): Steps<TermColumn> {
   const passed = articles === 'pass' ? articlesOf(language) : [];
   const letters: (string | null)[] = [];
   yield* inParts(index.size, foldedInAStep, (from, to) => {

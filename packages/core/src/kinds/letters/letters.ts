@@ -15,7 +15,7 @@ import { columnsOf, offeredTerms, passingTerms } from '../terms/parts.js';
 import { readTerms, writeTerms } from '../terms/read.js';
 import { noValues } from '../terms/warnings.js';
 import { wrongType } from '../wrong-type.js';
-import { letterColumn, makingLetterColumn, type Lettering } from './column.js';
+import { letterColumn, prepareLetterColumn, type Lettering } from './column.js';
 
 const shape = object({
   ...common,
@@ -47,8 +47,8 @@ export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
   },
   write: (_facet, selection) => writeTerms(selection),
   columns: (index, locale, facet) => columnsOf(letterColumn(index, letteringOf(locale, facet))),
-  *making(index, locale, facet) {
-    yield* makingLetterColumn(index, letteringOf(locale, facet));
+  *prepare(index, locale, facet) {
+    yield* prepareLetterColumn(index, letteringOf(locale, facet));
   },
   shown: (facet, { terms }) => shownTerms(showingOf(facet), terms!),
   passing: (index, locale, facet, selection, chosen, arena) =>

@@ -1,4 +1,5 @@
 import { PostSet } from '../../engine/sets/post-set.js';
+import { Lru } from '../../engine/base/lru.js';
 import { lowerBound } from '../../engine/base/bounds.js';
 import type { SortedColumn } from '../../engine/columns/sorted-column.js';
 import type { Counted } from '../../engine/index/counting.js';
@@ -133,23 +134,19 @@ function valuesBefore({ places, least, before }: Cut, step: number): number {
   return before ? before[step - least]! : lowerBound(places, step);
 }
 
-const cuts = new WeakMap<SortedColumn, Map<Steps, Cut>>();
+const cuts = new WeakMap<SortedColumn, Lru<Steps, Cut>>();
 /** Ways of cutting kept for a column; more would only hold memory. */
 const cutsKept = 4;
 
 function cutOf(column: SortedColumn, steps: Steps): Cut {
   let bySteps = cuts.get(column);
-  if (!bySteps) cuts.set(column, (bySteps = new Map<Steps, Cut>()));
-  let cut = bySteps.get(steps);
-  if (!cut) {
+  if (!bySteps) cuts.set(column, (bySteps = new Lru<Steps, Cut>(cutsKept)));
+  return bySteps.getOr(steps, () => {
     const places = column.distinct.map((value) => steps.place(value));
     const least = places[0] ?? 0;
     const count = (places[places.length - 1] ?? -1) - least + 1;
     const before =
       count > mostLookedUp ? null : Uint32Array.from({ length: count }, (_, i) => lowerBound(places, least + i));
-    cut = { places, least, before };
-    if (bySteps.size >= cutsKept) bySteps.delete(bySteps.keys().next().value!);
-    bySteps.set(steps, cut);
-  }
-  return cut;
+    return { places, least, before };
+  });
 }

@@ -83,7 +83,7 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
       const { start, end } = columnsOf(index, locale, facet);
       return { terms: null, ordered: [start, end] };
     },
-    *making(index, locale, facet) {
+    *prepare(index, locale, facet) {
       columnsOf(index, locale, facet);
       yield;
     },

@@ -1,10 +1,11 @@
 import type { PostIndex, WeighedField } from '../../engine/index/post-index.js';
+import { Lru } from '../../engine/base/lru.js';
 import type { Steps } from '../../engine/base/steps.js';
 import type { Arena } from '../../engine/kernel/arena.js';
 import { fieldWithRole } from '../../model/post.js';
-import { search, searching, type Search } from '../../engine/words/search.js';
+import { search, searchInSteps, type Search } from '../../engine/words/search.js';
 import type { TextIndex } from '../../engine/words/text-index.js';
-import { sortingByEnd } from '../../engine/words/words-by-end.js';
+import { prepareWordsByEnd } from '../../engine/words/words-by-end.js';
 
 /** What of a search's config decides what it finds. */
 export interface Searched {
@@ -33,14 +34,14 @@ export function textIndexOf(index: PostIndex, facet: Searched): TextIndex {
   return text;
 }
 
-/** Makes them step by step. */
-export function* makingText(index: PostIndex, facet: Searched): Steps<TextIndex> {
-  const text = yield* index.makingText(weighedFields(index, facet));
-  yield* sortingByEnd(text.vocabulary);
+/** Prepares what `textIndexOf` asks for. */
+export function* prepareText(index: PostIndex, facet: Searched): Steps<TextIndex> {
+  const text = yield* index.prepareText(weighedFields(index, facet));
+  yield* prepareWordsByEnd(text.vocabulary);
   return text;
 }
 
-const searches = new WeakMap<TextIndex, Map<string, Search>>();
+const searches = new WeakMap<TextIndex, Lru<string, Search>>();
 /** Searches kept: an answer asks for its own two or three times, one as it is typed for those before it. */
 const searchesKept = 16;
 
@@ -50,30 +51,23 @@ const searchesKept = 16;
  */
 export function searchOf(index: PostIndex, facet: Searched, text: string, arena: Arena | null = null): Search {
   const words = textIndexOf(index, facet);
-  const kept = keptSearches(words);
-  const key = `${facet.words} ${text}`;
-  let found = kept.get(key);
-  if (!found) keepSearch(kept, key, (found = search(words, text, facet.words, arena)));
-  return found;
+  return keptSearches(words).getOr(nameOf(facet, text), () => search(words, text, facet.words, arena));
 }
 
-/** `searchOf` step by step. */
-export function* searchingFor(index: PostIndex, facet: Searched, text: string): Steps<Search> {
+/** Prepares what `searchOf` asks for. */
+export function* prepareSearch(index: PostIndex, facet: Searched, text: string): Steps<Search> {
   const words = textIndexOf(index, facet);
   const kept = keptSearches(words);
-  const key = `${facet.words} ${text}`;
-  let found = kept.get(key);
-  if (!found) keepSearch(kept, key, (found = yield* searching(words, text, facet.words, index.arena)));
-  return found;
+  const name = nameOf(facet, text);
+  return kept.get(name) ?? kept.put(name, yield* searchInSteps(words, text, facet.words, index.arena));
 }
 
-function keptSearches(words: TextIndex): Map<string, Search> {
+function nameOf({ words }: Searched, text: string): string {
+  return `${words} ${text}`;
+}
+
+function keptSearches(words: TextIndex): Lru<string, Search> {
   let kept = searches.get(words);
-  if (!kept) searches.set(words, (kept = new Map<string, Search>()));
+  if (!kept) searches.set(words, (kept = new Lru<string, Search>(searchesKept)));
   return kept;
-}
-
-function keepSearch(kept: Map<string, Search>, key: string, found: Search): void {
-  if (kept.size >= searchesKept) kept.delete(kept.keys().next().value!);
-  kept.set(key, found);
 }

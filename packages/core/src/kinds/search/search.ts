@@ -10,7 +10,7 @@ import { common, fieldKey } from '../common.js';
 import { noColumns, type FacetKind } from '../kind.js';
 import { unmeasured } from '../miss.js';
 import { nameOf } from '../name.js';
-import { makingText, searchingFor, searchOf, textIndexOf } from './finding.js';
+import { prepareText, prepareSearch, searchOf, textIndexOf } from './finding.js';
 import { searchMisses } from './misses.js';
 
 const shape = object({
@@ -44,7 +44,7 @@ export const searchKind: FacetKind<SearchConfig, SearchFacetAnswer> = {
   read: ({ key }, values, { notices }) => readSearch(key, values, notices),
   write: (_facet, selection) => (selection?.type === 'search' ? encodePart(selection.text) : ''),
   columns: () => noColumns,
-  *making() {},
+  *prepare() {},
   shown: () => null,
   passing: (index, _locale, facet, selection, _chosen, arena) =>
     selection.type === 'search'
@@ -53,7 +53,7 @@ export const searchKind: FacetKind<SearchConfig, SearchFacetAnswer> = {
   answer: ({ key, kind, visible }, { label }, selection) => {
     return { key, kind, label, visible, selected: selection?.type === 'search' ? selection.text : null };
   },
-  finding: { textIndex: textIndexOf, makingText, search: searchOf, searching: searchingFor },
+  finding: { textIndex: textIndexOf, prepareText, search: searchOf, prepareSearch },
   misses: (index, _locale, facet, selection) =>
     selection.type === 'search'
       ? searchMisses(index, facet, selection.text)

@@ -66,8 +66,8 @@ export const switchKind: FacetKind<SwitchConfig, SwitchFacetAnswer, Pick<SwitchC
     return chosen === start ? '' : chosen;
   },
   columns: (index, _locale, { field }) => columnsOf(index.column(field)),
-  *making(index, _locale, { field }) {
-    yield* index.makingColumn(field);
+  *prepare(index, _locale, { field }) {
+    yield* index.prepareColumn(field);
   },
   shown: () => null,
   passing: (index, _locale, { field }, _selection, chosen, arena) => postsUnder(index.column(field), chosen, arena),

@@ -1,4 +1,4 @@
-import { sorting } from '../../engine/base/sorting.js';
+import { sortInSteps } from '../../engine/base/sorting.js';
 import { finished, inParts, type Steps } from '../../engine/base/steps.js';
 import type { TermColumn } from '../../engine/columns/term-column.js';
 import type { Showing } from './config.js';
@@ -19,19 +19,14 @@ export function bySequence(terms: readonly { slug: string }[], sequence: readonl
 }
 
 /** Each term's place by label as a reader sorts: folded, figures by their value; slugs break ties. */
-export function labelPlaces(terms: readonly { slug: string }[], labels: readonly string[]): Uint32Array {
-  return finished(placingLabels(terms, labels));
-}
-
-/** `labelPlaces` step by step. */
-export function* placingLabels(terms: readonly { slug: string }[], labels: readonly string[]): Steps<Uint32Array> {
+export function* labelPlaces(terms: readonly { slug: string }[], labels: readonly string[]): Steps<Uint32Array> {
   const pieces: (readonly string[])[] = new Array<readonly string[]>(labels.length);
   yield* inParts(labels.length, foldedInAStep, (from, to) => {
     for (let t = from; t < to; t++) pieces[t] = piecesOf(fold(labels[t]!));
   });
   const sorted = new Uint32Array(labels.length);
   for (let t = 0; t < sorted.length; t++) sorted[t] = t;
-  yield* sorting(
+  yield* sortInSteps(
     sorted,
     (a, b) => compareNatural(pieces[a]!, pieces[b]!) || byCodeUnits(terms[a]!.slug, terms[b]!.slug),
   );
@@ -46,14 +41,14 @@ const placesOfColumns = new WeakMap<TermColumn, Uint32Array>();
 
 /** The same for a facet over a column, kept where the facet has no labels of its own. */
 export function labelPlacesOf(facet: Showing, column: TermColumn, labels: readonly string[]): Uint32Array {
-  if (hasOwnLabels(facet)) return labelPlaces(column.terms, labels);
-  return placesOfColumns.get(column) ?? finished(placingTerms(facet, column));
+  if (hasOwnLabels(facet)) return finished(labelPlaces(column.terms, labels));
+  return placesOfColumns.get(column) ?? finished(prepareLabelPlaces(facet, column));
 }
 
-/** Makes what `labelPlacesOf` keeps of a column, step by step. */
-export function* placingTerms(facet: Showing, column: TermColumn): Steps<Uint32Array> {
+/** Prepares what `labelPlacesOf` asks for. */
+export function* prepareLabelPlaces(facet: Showing, column: TermColumn): Steps<Uint32Array> {
   const labels = column.terms.map((term) => term.label);
-  const places = placesOfColumns.get(column) ?? (yield* placingLabels(column.terms, labels));
+  const places = placesOfColumns.get(column) ?? (yield* labelPlaces(column.terms, labels));
   if (!hasOwnLabels(facet)) placesOfColumns.set(column, places);
   return places;
 }
@@ -120,7 +115,7 @@ export function arrangeTerms<T extends Told>(
   const numbers = new Map(terms.map(({ slug }, t) => [slug, t]));
   const parents = Int32Array.from(terms, ({ parent }) => (parent === null ? -1 : (numbers.get(parent) ?? -1)));
   const shown = terms.map(({ slug, label }) => (Object.hasOwn(labels, slug) ? labels[slug]! : label));
-  const byLabel = labelPlaces(terms, shown);
+  const byLabel = finished(labelPlaces(terms, shown));
   const compare = {
     given: bySequence(terms, sequence),
     label: (a: number, b: number) => byLabel[a]! - byLabel[b]!,

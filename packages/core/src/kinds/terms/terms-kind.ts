@@ -15,7 +15,7 @@ import { termMisses } from './misses.js';
 import { shownTerms } from './options.js';
 import { columnsOf, offeredTerms, passingTerms, vocabularyOf } from './parts.js';
 import { readTerms, writeTerms } from './read.js';
-import { placingTerms } from './term-order.js';
+import { prepareLabelPlaces } from './term-order.js';
 import { termWarnings } from './warnings.js';
 
 type Config = TermsConfig & { single?: boolean };
@@ -54,8 +54,8 @@ export function termsKind<F extends Config, S extends object = object>(
       readTerms(facet.key, isSingle(facet), values, vocabularyOf(reading.index, facet.field), reading),
     write: (_facet, selection) => writeTerms(selection),
     columns: (index, _locale, { field }) => columnsOf(index.column(field)),
-    *making(index, _locale, facet) {
-      yield* placingTerms(facet, yield* index.makingColumn(facet.field));
+    *prepare(index, _locale, facet) {
+      yield* prepareLabelPlaces(facet, yield* index.prepareColumn(facet.field));
     },
     shown: (facet, { terms }) => shownTerms(facet, terms!, own.levels?.(facet)),
     passing: (index, _locale, { field, match }, selection, chosen, arena) =>

@@ -3,7 +3,7 @@ import type { Steps } from '../engine/base/steps.js';
 import { kindOf } from '../kinds/kinds.js';
 import { selectionsOf, type Query } from '../lens/query.js';
 import { sortOf } from '../lens/sort.js';
-import { ranking, stepsToRank } from '../engine/words/relevance.js';
+import { rankByRelevance, stepsToRank } from '../engine/words/relevance.js';
 import { passQuery, planOf, withScratch } from './plan.js';
 
 /** Posts of words from which putting a search in order is done step by step. */
@@ -21,18 +21,18 @@ export function rankedAhead(query: Query): readonly number[] | undefined {
  * of what they find. An answer without this is the same, but holds everybody up while it is worked out.
  * @param many  posts of words from which the order of what is found is worked out too
  */
-export function* readying(index: PostIndex, query: Query, many = manyPostings): Steps<void> {
+export function* prepareAnswer(index: PostIndex, query: Query, many = manyPostings): Steps<void> {
   const { lens, selections } = query;
   const sort = sortOf(query);
-  if (sort?.by === 'field' && index.field(sort.field)) yield* index.makingOrder(sort.field, sort.order);
-  if (sort?.by === 'shuffle') yield* index.shuffling(query.seed ?? '');
+  if (sort?.by === 'field' && index.field(sort.field)) yield* index.prepareOrder(sort.field, sort.order);
+  if (sort?.by === 'shuffle') yield* index.prepareShuffle(query.seed ?? '');
   let isFirst = true;
   for (const facet of lens.facets) {
     const { finding } = kindOf(facet);
     const selection = finding && selections[facet.key];
     if (selection?.type !== 'search') continue;
-    yield* finding!.makingText(index, facet);
-    const found = yield* finding!.searching(index, facet, selection.text);
+    yield* finding!.prepareText(index, facet);
+    const found = yield* finding!.prepareSearch(index, facet, selection.text);
     const text = finding!.textIndex(index, facet);
     if (isFirst && sort?.by === 'relevance' && stepsToRank(text, found) > many) {
       const matched = withScratch(index, () => {
@@ -45,7 +45,7 @@ export function* readying(index: PostIndex, query: Query, many = manyPostings): 
       const { idPlaces } = index;
       const byId = (a: number, b: number) => idPlaces[a]! - idPlaces[b]!;
       const upTo = Math.min(query.page, pages) * size;
-      ranked.set(query, yield* ranking(text, found, matched, upTo, byId, null));
+      ranked.set(query, yield* rankByRelevance(text, found, matched, upTo, byId, null));
     }
     isFirst = false;
   }
