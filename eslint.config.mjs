@@ -135,6 +135,8 @@ export default ts.config(
   {
     files: ['apps/studio/src/**/*.tsx', 'apps/studio/src/**/use-*.ts'],
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: Object.fromEntries(
+      Object.keys(hooks.configs['recommended-latest'].rules).map((name) => [name, 'error']),
+    ),
   },
 );

@@ -11,7 +11,7 @@ interface Props {
   lens: Lens;
   address: string;
   answer: Answer | undefined;
-  hues: Map<string, number>;
+  hues: ReadonlyMap<string, number>;
   focus: string | null;
   onGo: (address: string) => void;
   onFocus: (key: string) => void;

@@ -22,7 +22,7 @@ interface Props {
   lens: Lens;
   fields: readonly FieldDescription[];
   answer: Answer | undefined;
-  hues: Map<string, number>;
+  hues: ReadonlyMap<string, number>;
   focus: string | null;
   problem: ApiProblem | null;
   onFocus: (key: string | null) => void;

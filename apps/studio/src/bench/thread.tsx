@@ -1,3 +1,4 @@
+import type { Trial } from '@ivy/core';
 import { useEffect, useState, type RefObject } from 'react';
 import { hueAttribute, Seed } from '../shared/seed.js';
 
@@ -13,14 +14,16 @@ interface Props {
   frame: RefObject<HTMLIFrameElement | null>;
   focus: string;
   hue: number;
-  /** Changes whenever the line may have to be drawn anew. */
-  layout: unknown;
-  /** Whether the page has drawn the facet. */
-  ready: boolean;
+  /** Changes whenever the page lies elsewhere. */
+  layout: number;
+  /** What the page shows. */
+  trial: Trial | null;
+  /** How many rows the outline has. */
+  rows: number;
 }
 
 /** Joins the facet in hand: from its row in the outline to corner brackets round it on the live page. */
-export function Thread({ stage, frame, focus, hue, layout, ready }: Props) {
+export function Thread({ stage, frame, focus, hue, layout, trial, rows }: Props) {
   const [line, setLine] = useState<Line | null>(null);
   useEffect(() => {
     let asked = 0;
@@ -43,8 +46,9 @@ export function Thread({ stage, frame, focus, hue, layout, ready }: Props) {
       outline?.removeEventListener('scroll', draw);
       removeEventListener('resize', draw);
     };
-  }, [stage, frame, focus, layout]);
+  }, [stage, frame, focus, layout, trial, rows]);
 
+  const ready = trial?.answer.facets.some((one) => one.key === focus) ?? false;
   useEffect(() => {
     const facet = frame.current?.contentDocument?.querySelector(`[data-facet="${CSS.escape(focus)}"]`);
     facet?.scrollIntoView({ block: 'nearest' });

@@ -1,6 +1,6 @@
 import type { Lens, Trial } from '@ivy/core';
 import type { FromPreview, PageState, ToPreview } from '@ivy/runtime';
-import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { ApiProblem } from '@ivy/client';
 import type { Trials } from '../trial/trials.js';
 
@@ -24,8 +24,6 @@ export function usePreview(
   onWent: (address: string, how: 'push' | 'replace') => void,
 ): PreviewState & { retry: () => void } {
   const [answered, setState] = useState<PreviewState>({ trial: null, problem: null });
-  const current = useRef({ lens, address, onWent });
-  current.current = { lens, address, onWent };
   const shown = useRef<string | null>(null);
   const running = useRef<AbortController>(undefined);
 
@@ -34,47 +32,50 @@ export function usePreview(
     [frame],
   );
   const go = useCallback(() => {
-    shown.current = current.current.address;
-    say({ ivy: 'go', address: current.current.address });
-  }, [say]);
+    shown.current = address;
+    say({ ivy: 'go', address });
+  }, [address, say]);
+  const goWith = useEffectEvent(() => go());
 
+  const answer = useEffectEvent(async (id: number, asked: string) => {
+    // a preview that has just loaded asks with no address: it is told the real one instead
+    if (shown.current === null && asked !== address) return go();
+    shown.current = asked;
+    running.current?.abort();
+    const { signal } = (running.current = new AbortController());
+    try {
+      const trial = await trials.run(lens, asked, signal);
+      setState({ trial, problem: null });
+      say({ ivy: 'reply', id, reply: trial });
+    } catch (error) {
+      if (signal.aborted) return;
+      setState((before) => ({ trial: before.trial, problem: error as Error }));
+      // settings that can't work are told beside them; the page keeps what it has
+      if (!(error instanceof ApiProblem && error.status === 422)) say({ ivy: 'failed', id });
+    }
+  });
+  const hear = useEffectEvent((message: FromPreview) => {
+    if (message.ivy === 'went') {
+      shown.current = message.address;
+      onWent(message.address, message.how);
+    } else if (message.ivy === 'ask') void answer(message.id, message.address);
+  });
   useEffect(() => {
-    const hear = (event: MessageEvent<FromPreview>) => {
+    const listen = (event: MessageEvent<FromPreview>) => {
       if (event.origin !== location.origin || event.source !== frame.current?.contentWindow) return;
-      const message = event.data;
-      if (message.ivy === 'went') {
-        shown.current = message.address;
-        current.current.onWent(message.address, message.how);
-      } else if (message.ivy === 'ask') void answer(message.id, message.address);
+      hear(event.data);
     };
-    const answer = async (id: number, asked: string) => {
-      // a preview that has just loaded asks with no address: it is told the real one instead
-      if (shown.current === null && asked !== current.current.address) return go();
-      shown.current = asked;
-      running.current?.abort();
-      const { signal } = (running.current = new AbortController());
-      try {
-        const trial = await trials.run(current.current.lens, asked, signal);
-        setState({ trial, problem: null });
-        say({ ivy: 'reply', id, reply: trial });
-      } catch (error) {
-        if (signal.aborted) return;
-        setState((before) => ({ trial: before.trial, problem: error as Error }));
-        // settings that can't work are told beside them; the page keeps what it has
-        if (!(error instanceof ApiProblem && error.status === 422)) say({ ivy: 'failed', id });
-      }
-    };
-    addEventListener('message', hear);
-    return () => removeEventListener('message', hear);
-  }, [trials, frame, say, go]);
+    addEventListener('message', listen);
+    return () => removeEventListener('message', listen);
+  }, [frame]);
 
   useEffect(() => {
-    if (shown.current !== null) go();
-  }, [lens, go]);
+    if (shown.current !== null) goWith();
+  }, [lens]);
 
   useEffect(() => {
-    if (shown.current !== null && shown.current !== address) go();
-  }, [address, go]);
+    if (shown.current !== null && shown.current !== address) goWith();
+  }, [address]);
 
   useEffect(() => {
     if (shown.current !== null) say({ ivy: 'show', state });

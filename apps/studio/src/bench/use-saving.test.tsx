@@ -39,12 +39,15 @@ const saved = (draftRevision: number) => answer(200, { draftRevision });
 
 const first = lensCalled('Kind');
 const loaded = { draft: first, draftRevision: 1 } as LensView;
-let keepMine: (theirs: LensView) => void;
 
 function Bench({ lens }: { lens: Lens }) {
-  const saving = useSaving('notes', lens, loaded, () => {});
-  keepMine = saving.keepMine;
-  return <p>{saving.saving.at}</p>;
+  const { saving, saver } = useSaving('notes', lens, loaded, () => {});
+  return (
+    <>
+      <p>{saving.at}</p>
+      <button aria-label="Keep mine" onClick={() => saver.keepMine({ draftRevision: 8 } as LensView)} />
+    </>
+  );
 }
 const draw = (lens: Lens) => page.draw(<Bench lens={lens} />);
 const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
@@ -108,7 +111,7 @@ test('when someone else saved first nothing is lost: one chooses, and then saves
   draw(lensCalled('Notes'));
   expect(state()).toBe('overtaken');
   await act(async () => {
-    keepMine({ draftRevision: 8 } as LensView);
+    page.named('Keep mine').click();
     await jest.advanceTimersByTimeAsync(400);
   });
   expect(state()).toBe('saved');

@@ -1,0 +1,87 @@
+import type { LensView, SourceView } from '@ivy/client';
+import { changesBetween } from '@ivy/core';
+import { Redo2, Undo2, type LucideIcon } from 'lucide-react';
+import { useMemo, type Dispatch } from 'react';
+import { Link } from 'react-router';
+import { useApi } from '../api/api.js';
+import { AppBar } from '../app/app-bar.js';
+import { countOf } from '../shared/figures.js';
+import type { BenchAction, BenchState } from './bench-state.js';
+import type { Saving } from './draft-saver.js';
+import { SavingWords } from './saving-words.js';
+
+interface Props {
+  loaded: LensView;
+  source: SourceView;
+  state: BenchState;
+  saving: Saving;
+  dispatch: Dispatch<BenchAction>;
+  onPublish: () => void;
+}
+
+/** What stands above the Bench: where one is, what is not released yet, steps back, and publishing. */
+export function BenchBar({ loaded, source, state, saving, dispatch, onPublish }: Props) {
+  const since = useSinceRelease(loaded.slug, state.lens);
+  return (
+    <AppBar
+      crumbs={[
+        { label: 'Sources', to: '/sources' },
+        { label: source.name, to: `/sources/${source.slug}` },
+        { label: loaded.name },
+      ]}
+    >
+      <SavingWords saving={saving} />
+      {since !== '' && (
+        <Link
+          to={`/lenses/${loaded.slug}/publish`}
+          className="me-1 text-[13px] font-semibold text-rust hover:underline"
+        >
+          {since}
+        </Link>
+      )}
+      <StepButton
+        Icon={Undo2}
+        label="Undo"
+        keys="Ctrl+Z"
+        disabled={state.past.length === 0}
+        onPress={() => dispatch({ type: 'undo' })}
+      />
+      <StepButton
+        Icon={Redo2}
+        label="Redo"
+        keys="Ctrl+Shift+Z"
+        disabled={state.future.length === 0}
+        onPress={() => dispatch({ type: 'redo' })}
+      />
+      <button type="button" className="button button-main order-last" onClick={onPublish}>
+        Publish
+      </button>
+    </AppBar>
+  );
+}
+
+function StepButton(props: { Icon: LucideIcon; label: string; keys: string; disabled: boolean; onPress: () => void }) {
+  const { Icon, label, keys, disabled, onPress } = props;
+  return (
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={label}
+      title={`${label} (${keys})`}
+      disabled={disabled}
+      onClick={onPress}
+    >
+      <Icon size={16} />
+    </button>
+  );
+}
+
+/** How far a lens is from what visitors have. */
+function useSinceRelease(slug: string, lens: BenchState['lens']): string {
+  const releases = useApi('/api/v1/lenses/{slug}/releases', { slug });
+  const newest = releases.data?.[0];
+  const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : []), [newest, lens]);
+  if (!releases.data) return '';
+  if (!newest) return 'Not released yet';
+  return changes.length > 0 ? `${countOf(changes.length, 'change')} since release ${newest.number}` : '';
+}

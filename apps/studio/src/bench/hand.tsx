@@ -1,0 +1,44 @@
+import type { Facet } from '@ivy/core';
+import { duplicateFacet, removeFacet } from './edits.js';
+import type { BenchParts } from './parts.js';
+import { ResultsWiring } from './results-wiring.js';
+import { Wiring } from './wiring.js';
+
+/** The settings of what is in hand: a facet, or else the results. */
+export function Hand({ lens, source, trial, hues, problem, dispatch, facet }: BenchParts & { facet?: Facet }) {
+  return (
+    <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
+      {facet ? (
+        <Wiring
+          key={facet.key}
+          source={source.slug}
+          posts={source.posts}
+          fields={source.fields}
+          lens={lens}
+          facet={facet}
+          hue={hues.get(facet.key)!}
+          trial={trial}
+          problem={problem}
+          onEdit={(next, topic, focus) =>
+            dispatch({
+              type: 'edit',
+              lens: next,
+              ...(topic !== undefined && { topic }),
+              ...(focus !== undefined && { focus }),
+            })
+          }
+          onDuplicate={() => {
+            const copy = duplicateFacet(lens, facet.key);
+            dispatch({ type: 'edit', lens: copy.lens, focus: copy.key });
+          }}
+          onRemove={() => dispatch({ type: 'edit', lens: removeFacet(lens, facet.key) })}
+        />
+      ) : (
+        <ResultsWiring
+          lens={lens}
+          onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })}
+        />
+      )}
+    </aside>
+  );
+}
