@@ -1,8 +1,9 @@
 import { transform } from 'lightningcss';
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { minify } from 'terser';
-import { defineConfig, type Plugin } from 'vite';
+import { build, defineConfig, type Plugin, type Rolldown, type UserConfig } from 'vite';
 
 const styles = new URL('src/styles/', import.meta.url);
 
@@ -40,12 +41,39 @@ function shorten(): Plugin {
   };
 }
 
-export default defineConfig({
-  resolve: { conditions: ['source'] },
-  plugins: [sheets(), shorten()],
-  build: {
-    target: 'es2022',
-    lib: { entry: 'src/index.ts', formats: ['es'], fileName: () => 'ivy-lens.js' },
-    rolldownOptions: { output: { minify: true } },
-  },
-});
+/**
+ * What is imported when it is needed becomes a script of its own, whole in itself: it must not import the page script
+ * again, which a page may have under any address. Its name tells its contents, so that it can be kept for good.
+ */
+function later(): Plugin {
+  return {
+    name: 'later',
+    async resolveDynamicImport(specifier, importer) {
+      if (typeof specifier !== 'string') return null;
+      const entry = await this.resolve(specifier, importer);
+      if (!entry) return null;
+      const [made] = (await build({ configFile: false, ...config(entry.id, []) })) as Rolldown.RolldownOutput[];
+      const { code } = made!.output[0];
+      const hash = createHash('sha256').update(code).digest('hex').slice(0, 10);
+      const fileName = `ivy-${/([\w-]+)\.ts$/.exec(entry.id)![1]}-${hash}.js`;
+      this.emitFile({ type: 'asset', fileName, source: code });
+      return { id: `./${fileName}`, external: true };
+    },
+  };
+}
+
+function config(entry: string, plugins: Plugin[], write = false): UserConfig {
+  return {
+    logLevel: 'warn',
+    resolve: { conditions: ['source'] },
+    plugins: [...plugins, shorten()],
+    build: {
+      write,
+      target: 'es2022',
+      lib: { entry, formats: ['es'], fileName: () => 'ivy-lens.js' },
+      rolldownOptions: { output: { minify: true } },
+    },
+  };
+}
+
+export default defineConfig(config('src/index.ts', [sheets(), later()], true));

@@ -678,6 +678,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
       };
       header?: never;
       path: {
@@ -713,6 +717,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
       };
       header?: never;
       path: {
@@ -748,6 +756,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
       };
       header?: never;
       path: {
@@ -784,6 +796,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
         find?: unknown;
       };
       header?: never;
@@ -1431,6 +1447,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
       };
       header?: never;
       path: {
@@ -1466,6 +1486,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
         find?: unknown;
       };
       header?: never;
@@ -1537,6 +1561,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
       };
       header?: never;
       path: {
@@ -1573,6 +1601,10 @@ export interface operations {
         query?: {
           [key: string]: string;
         };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
       };
       header?: never;
       path: {

@@ -22,6 +22,7 @@ export { readInterval } from './dates/interval.js';
 export { presetRange } from './dates/preset.js';
 export * from './lens/card.js';
 export * from './lens/check.js';
+export * from './lens/for-page.js';
 export * from './lens/label.js';
 export * from './lens/locale.js';
 export * from './lens/propose.js';

@@ -10,7 +10,7 @@ import {
   type Term,
 } from '@ivy/core';
 import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
-import { html, render } from 'lit';
+import { html, render } from 'lit-html';
 import { drawPlain, hrefOn } from '../../../apps/server/src/delivery/hosted/plain-page.js';
 import { drawChips } from '../src/draw/chips.js';
 import { drawCount, drawSort } from '../src/draw/count-and-sort.js';
@@ -18,6 +18,7 @@ import { drawFacets } from '../src/draw/facets.js';
 import { drawPager } from '../src/draw/pager.js';
 import { drawResults } from '../src/draw/results.js';
 import { Listing } from '../src/listing/listing.js';
+import { HttpTransport } from '../src/listing/transport.js';
 
 /*
  * A page is worked out once and written twice: by the page script, and as a form for pages without scripts. Both must
@@ -163,11 +164,11 @@ function drawnBothWays(facet: object, kind: string, language: string, address: s
   const choices = choicesOf(answer, settings);
 
   history.replaceState(null, '', '/walks?utm=x');
-  const listing = new Listing('walks', 'http://ivy.test', false);
+  const listing = new Listing('walks', new HttpTransport('http://ivy.test', 'walks'));
   Object.assign(listing, { settings, answer, choices, status: 'ready', waiting: false });
   // what scripts fold away until it is asked for is all there without them
-  listing.open.add('one').add('far').add('late');
-  listing.combos.set('one', 0);
+  listing.opened.lists.add('one').add('far').add('late');
+  listing.opened.combos.set('one', 0);
   const scripted = document.createElement('div');
   render(
     html`${drawFacets(listing)} ${drawChips(listing)} ${drawCount(listing)} ${drawSort(listing)} ${drawResults(listing)}

@@ -10,12 +10,13 @@ import {
   type Post,
   type Term,
 } from '@ivy/core';
-import { html, render } from 'lit';
+import { html, render } from 'lit-html';
 import { drawChips } from '../src/draw/chips.js';
 import { drawCount, drawSort } from '../src/draw/count-and-sort.js';
 import { drawFacets } from '../src/draw/facets.js';
 import { drawPager } from '../src/draw/pager.js';
 import { Listing } from '../src/listing/listing.js';
+import { HttpTransport } from '../src/listing/transport.js';
 
 const field = (key: string, type: Field['type'], more: Partial<Field> = {}): Field => {
   const label = key[0]!.toUpperCase() + key.slice(1);
@@ -84,7 +85,7 @@ export class Visit {
       const body = { known: 'known', answer, ...(!isKnown && { settings, frame: frameOf(index, read.value) }) };
       return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(body) });
     }) as unknown as typeof fetch;
-    this.listing = new Listing('walks', 'http://ivy.test', false);
+    this.listing = new Listing('walks', new HttpTransport('http://ivy.test', 'walks'));
     this.listing.watch(() => this.#draw());
   }
 

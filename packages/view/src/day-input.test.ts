@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { dayNumber, dayText } from '@ivy/core';
-import { dayExample, readDayInput } from './day-input.js';
+import { dayExample } from './day-example.js';
+import { readDayInput } from './day-input.js';
 
 const today = dayNumber('2026-11-27')!;
 

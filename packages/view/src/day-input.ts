@@ -20,17 +20,6 @@ export function readDayInput(text: string, language: string, today: number): str
   return read !== null && readInterval(read, today) !== null ? read : null;
 }
 
-/** A day as one would type it in a language: an example of what can be read. */
-export function dayExample(language: string, day = '2026-05-31'): string {
-  const format = new Intl.DateTimeFormat(language, {
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    timeZone: 'UTC',
-  });
-  return format.format(new Date(`${day}T00:00:00Z`));
-}
-
 /** In figures alone, with anything but letters between them. */
 function readNumbers(text: string, language: string, today: number): string | null {
   // what follows a figure as a word for year, month and day says no more than the order does

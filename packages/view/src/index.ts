@@ -3,6 +3,7 @@ export * from './chips.js';
 export * from './choices.js';
 export * from './controls.js';
 export { dateText } from './date-text.js';
+export * from './day-example.js';
 export * from './day-input.js';
 export * from './direction.js';
 export * from './facets.js';

@@ -50,7 +50,13 @@ export function TakesPageQuery(): MethodDecorator {
       description: 'The query string of the page, exactly as it stands there.',
       schema: { type: 'object', additionalProperties: { type: 'string' } },
     }),
-    Refuses({ 414: ['address-too-long'] }),
+    ApiQuery({ name: '~prefix', required: false, description: 'What names in the address begin with on this page.' }),
+    ApiQuery({
+      name: '~scope',
+      required: false,
+      description: 'Terms all posts on this page must have: `field:term`, several with commas.',
+    }),
+    Refuses({ 400: ['bad-page', 'too-long'], 414: ['address-too-long'] }),
   );
 }
 

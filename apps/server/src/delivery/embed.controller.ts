@@ -1,4 +1,4 @@
-import { Controller, Get, Res } from '@nestjs/common';
+import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { createReadStream, existsSync } from 'node:fs';
@@ -9,24 +9,19 @@ import { fromRoot } from '../shared/paths.js';
 @ApiExcludeController()
 @Controller()
 export class EmbedController {
-  @Get('embed/ivy-lens.js')
-  script(@Res() reply: FastifyReply): void {
-    const file = fromRoot('packages', 'runtime', 'dist', 'ivy-lens.js');
-    if (!existsSync(file)) throw new Problem(503, 'not-built', 'The page script is not built yet. Run npm run build.');
+  /** The page script, its sheet, and what it fetches when it is needed. */
+  @Get('embed/:file')
+  file(@Param('file') name: string, @Res() reply: FastifyReply): void {
+    const kind = /^ivy-[\w-]{1,60}\.(js|css)$/.exec(name)?.[1];
+    const file = fromRoot('packages', 'runtime', 'dist', name);
+    if (kind === undefined || !existsSync(file)) throw missing(name);
+    // what may change under its name is looked after each minute; the rest has its contents in its name
+    const lasts = name.startsWith('ivy-lens.') ? 'public, max-age=60' : 'public, max-age=31536000, immutable';
     void reply
-      .header('content-type', 'text/javascript; charset=utf-8')
+      .header('content-type', kind === 'js' ? 'text/javascript; charset=utf-8' : 'text/css; charset=utf-8')
       .header('access-control-allow-origin', '*')
       .header('cross-origin-resource-policy', 'cross-origin')
-      .header('cache-control', 'public, max-age=60')
-      .send(createReadStream(file));
-  }
-
-  @Get('embed/ivy-lens.css')
-  sheet(@Res() reply: FastifyReply): void {
-    const file = fromRoot('packages', 'runtime', 'dist', 'ivy-lens.css');
-    void reply
-      .header('content-type', 'text/css; charset=utf-8')
-      .header('cache-control', 'public, max-age=60')
+      .header('cache-control', lasts)
       .send(createReadStream(file));
   }
 
@@ -39,4 +34,10 @@ export class EmbedController {
       .header('cache-control', 'public, max-age=86400')
       .send(createReadStream(file));
   }
+}
+
+function missing(name: string): Problem {
+  if (name === 'ivy-lens.js')
+    return new Problem(503, 'not-built', 'The page script is not built yet. Run npm run build.');
+  return new Problem(404, 'not-found', 'There is nothing at this address.');
 }

@@ -1,10 +1,10 @@
-import { maxSearch, splitAddress, type FoundTerms } from '@ivy/core';
+import { maxSearch, splitAddress, type ForPage, type FoundTerms } from '@ivy/core';
 import { Controller, Get, HttpCode, Options, Param, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, IsTagged, Refuses, TakesPageQuery } from '../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { Problem } from '../problem/problem.js';
-import { ResultsService, tagOfFrame, type Ready } from './results.service.js';
+import { checkLength, ResultsService, tagOfFrame, type Ready } from './results.service.js';
 import type { ResponseBody } from './response-cache.js';
 
 @ApiTags('results')
@@ -61,27 +61,29 @@ export class ResultsController {
     reply: FastifyReply,
     what: (ready: Ready) => Parameters<ResultsService['written']>[1],
   ): Promise<Buffer | void> {
-    const ready = await this.service.ready(slug, 'release');
+    const { own, address } = pageQueryOf(request);
+    const ready = await this.service.ready(slug, 'release', own);
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
-    return sent(request, reply, await this.service.written(ready, what(ready), queryOf(request)));
+    return sent(request, reply, await this.service.written(ready, what(ready), address));
   }
 
   @Get('terms/:facet')
   @ApiQuery({ name: 'find', required: false })
   @TakesPageQuery()
   @Answers('FoundTerms', { says: 'Terms of a facet of the released lens whose label holds `find`, with their counts.' })
-  @Refuses({ 400: ['too-long'], 404: ['not-released'] })
+  @Refuses({ 404: ['not-released'] })
   async terms(
     @Param('slug') slug: string,
     @Param('facet') facet: string,
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<FoundTerms> {
-    const ready = await this.service.ready(slug, 'release');
+    const { own, address } = pageQueryOf(request);
+    const ready = await this.service.ready(slug, 'release', own);
     allowOrigin(request, reply, ready);
     void reply.header('cache-control', 'no-cache');
-    return findTermsOf(this.service, ready, facet, request);
+    return findTermsOf(this.service, ready, facet, address);
   }
 
   @Options(['results', 'listing', 'listing/:known', 'terms/:facet'])
@@ -104,14 +106,27 @@ export function queryOf(request: FastifyRequest): string {
   return at < 0 ? '' : url.slice(at + 1);
 }
 
+/** What a page sets for itself, and the rest of what it asks: `~prefix` and `~scope` are no part of its address. */
+export function pageQueryOf(request: FastifyRequest): { own: ForPage; address: string } {
+  const query = queryOf(request);
+  if (!query.includes('~') && !query.includes('%7')) return { own: { prefix: null, scope: '' }, address: query };
+  checkLength(query);
+  const parameters = splitAddress(query);
+  const valueOf = (name: string) => parameters.find((one) => one.name === name)?.value ?? null;
+  return {
+    own: { prefix: valueOf('~prefix'), scope: valueOf('~scope') ?? '' },
+    address: parameters.flatMap(({ name, raw }) => (name === '~prefix' || name === '~scope' ? [] : raw)).join('&'),
+  };
+}
+
 /** Terms of a facet that hold what the address asks to find. */
 export async function findTermsOf(
   service: ResultsService,
   ready: Ready,
   facet: string,
-  request: FastifyRequest,
+  address: string,
 ): Promise<FoundTerms> {
-  const { found, rest } = takeParameter(queryOf(request), 'find');
+  const { found, rest } = takeParameter(address, 'find');
   if (found.length > maxSearch) {
     throw new Problem(400, 'too-long', `A term is found by at most ${maxSearch} characters.`);
   }

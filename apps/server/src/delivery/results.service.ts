@@ -5,6 +5,7 @@ import {
   findTerms,
   frameOf,
   kindOf,
+  lensForPage,
   Lru,
   maxAddress,
   pageSettings,
@@ -16,6 +17,7 @@ import {
   type CacheFigures,
   type CompactAnswer,
   type Explanation,
+  type ForPage,
   type FoundTerms,
   type Frame,
   type Lens,
@@ -67,10 +69,17 @@ export interface Question extends AddressReading {
   now: number;
 }
 
+/** A page that sets nothing for itself. */
+const plain: ForPage = { prefix: null, scope: '' };
+/** Ways that pages have one lens, of which what was worked out is kept. */
+const pagesKept = 50;
+
 @Injectable()
 export class ResultsService {
   readonly #log = new Logger(ResultsService.name);
   readonly #ahead = new WeakMap<CachedIndex, WeakMap<Lens, WorkAhead>>();
+  /** By lens: how pages have it that set something for themselves. */
+  readonly #onPages = new WeakMap<CachedLens, Lru<string, CachedLens>>();
   readonly #written = responseCache(64 * 1024 * 1024);
 
   constructor(
@@ -83,16 +92,30 @@ export class ResultsService {
     return this.#written.figures;
   }
 
-  async ready(slug: string, which: 'release' | 'draft'): Promise<Ready> {
-    const kept = await this.cachedLenses.of(slug, which);
-    const posts = await this.indexes.of(kept.sourceId);
-    const ahead = this.#workAhead(kept, posts, which);
+  /** @param own  what a page sets for itself */
+  async ready(slug: string, which: 'release' | 'draft', own: ForPage = plain): Promise<Ready> {
+    const whole = await this.cachedLenses.of(slug, which);
+    const posts = await this.indexes.of(whole.sourceId);
+    const kept = own.prefix === null && own.scope === '' ? whole : this.#forPage(whole, posts, own);
+    const ahead = this.#workAhead(kept, posts, kept === whole ? which : 'draft');
     await this.#orForget(posts, kept.lens, ahead.columns);
     return {
       kept,
       posts,
       etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
     };
+  }
+
+  /** A lens as a page has it. One object for all that ask alike, so that what is worked out of it can be kept. */
+  #forPage(whole: CachedLens, { index }: CachedIndex, own: ForPage): CachedLens {
+    let byPage = this.#onPages.get(whole);
+    if (!byPage) this.#onPages.set(whole, (byPage = new Lru<string, CachedLens>(pagesKept)));
+    return byPage.getOr(`${own.prefix} ${own.scope}`, () => {
+      const lens = lensForPage(whole.lens, index.fields, own);
+      if (typeof lens === 'string') throw new Problem(400, 'bad-page', lens);
+      const tag = createHash('sha256').update(JSON.stringify(own)).digest('base64url').slice(0, 8);
+      return { ...whole, lens, version: `${whole.version}.${tag}` };
+    });
   }
 
   /** Reads an address, and waits until what it asks for can be answered without holding others up. */

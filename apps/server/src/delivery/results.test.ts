@@ -111,6 +111,46 @@ test('an answer has an ETag that changes with the release and not otherwise', as
   expect([next.status, next.body.release, next.body.pageSize]).toEqual([200, 2, 3]);
 });
 
+test('a page may narrow a lens to posts with some terms, which is no part of its address', async () => {
+  const { body } = await results('~scope=kind:survey,place:coast&habitat=reedbed');
+  expect(body).toMatchObject({ total: 4, matched: 2, address: 'habitat=reedbed' });
+  const counts = body.facets[2].options.map((one: { value: string; count: number }) => [one.value, one.count]);
+  expect(Object.fromEntries(counts)).toEqual({ survey: 2, sighting: 0 });
+  const plain = (await results('habitat=mudflat')).body;
+  expect(plain.total).toBe(12);
+});
+
+test('a page may have names of its own in its address', async () => {
+  const { body } = await results('~prefix=b-&b-habitat=mudflat&habitat=lagoon&b-page=2');
+  expect(body).toMatchObject({ matched: 6, page: 2, address: 'b-habitat=mudflat&b-page=2' });
+  const first = (await server.ask('GET', `${lens}/listing/nothing?~prefix=b-&b-kind=survey`)).body;
+  expect(first.settings.names).toContain('b-kind');
+  // what a page knows of one way is not what it knows of another
+  const other = (await server.ask('GET', `${lens}/listing/${first.known}?kind=survey`)).body;
+  expect(other.known).not.toBe(first.known);
+  expect(other.settings.names).toContain('kind');
+});
+
+test.each(['~scope=colour:red', '~scope=survey', '~prefix=%26'])(
+  'a page that asks for %s is told what is wrong',
+  async (query) => {
+    const { status, body } = await results(query);
+    expect([status, body.code]).toEqual([400, 'bad-page']);
+  },
+);
+
+test('pages of other sites see why they are refused', async () => {
+  const headers = { origin: 'https://elsewhere.example' };
+  for (const path of ['/api/v1/lenses/nobody/listing/nothing', `${lens}/results?~scope=x`]) {
+    const refused = await server.ask('GET', path, undefined, headers);
+    expect(refused.status).toBeGreaterThanOrEqual(400);
+    expect(refused.headers.get('access-control-allow-origin')).toBe('*');
+  }
+  // what is not public stays shut
+  const own = await server.ask('GET', '/api/v1/lenses', undefined, headers);
+  expect([own.status, own.headers.get('access-control-allow-origin')]).toEqual([403, null]);
+});
+
 test('other origins may ask as far as the lens allows', async () => {
   expect((await results('', { origin: 'http://a.example' })).headers.get('access-control-allow-origin')).toBe('*');
   await server.ask('POST', '/api/v1/lenses', {

@@ -16,6 +16,14 @@ export function guardDoors(server: FastifyInstance, doors: Doors, publicPaths: r
     if (problem) writeProblem(reply, problem);
     else done();
   });
+  // a page of another site is to see why it is refused, too: what is refused tells nothing that is not public
+  server.addHook('onSend', (request, reply, _body, done) => {
+    const isRefusal = reply.statusCode >= 400 && isPublic(request, publicPaths);
+    if (isRefusal && !reply.hasHeader('access-control-allow-origin')) {
+      void reply.header('access-control-allow-origin', '*').header('cross-origin-resource-policy', 'cross-origin');
+    }
+    done();
+  });
 }
 
 function isPublic({ method, url }: FastifyRequest, publicPaths: readonly RegExp[]): boolean {

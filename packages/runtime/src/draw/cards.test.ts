@@ -1,5 +1,5 @@
 import { safeAddress, type Item, type Settings } from '@ivy/core';
-import { render } from 'lit';
+import { render } from 'lit-html';
 import type { Shown } from '@ivy/view';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';

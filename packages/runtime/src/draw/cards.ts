@@ -1,7 +1,7 @@
 import { cardViews, type CardRow, type CardView, type Shown, type TextPiece } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { ifDefined } from 'lit/directives/if-defined.js';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { ifDefined } from 'lit-html/directives/if-defined.js';
+import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 
 export function drawCards(listing: Listing, shown: Shown): TemplateResult {

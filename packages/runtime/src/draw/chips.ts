@@ -1,6 +1,6 @@
 import { chipsView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 import { shownOf } from './shown.js';
 
@@ -11,7 +11,7 @@ export function drawChips(listing: Listing): TemplateResult | typeof nothing {
   if (!view) return nothing;
   const { label, chips, clear } = view;
   const clearAll = () => {
-    listing.forgetTyped();
+    listing.opened.forgetTyped();
     void listing.choose(clear!.link.choices);
   };
   return html`<ul class="ivy-chips" aria-label=${label}>

@@ -1,8 +1,8 @@
 import { fill } from '@ivy/core';
 import type { ComboboxControl, FacetView, OptionView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
+import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 import { drawMoreTerms, drawNone } from './find.js';
 import { drawCount, partId, pickOption } from './parts.js';
@@ -11,19 +11,19 @@ import { drawCount, partId, pickOption } from './parts.js';
 export function drawCombobox(listing: Listing, facet: FacetView): TemplateResult {
   const control = facet.control as ComboboxControl;
   const { options, chosen, find } = control;
-  const text = find?.text ?? listing.finds.get(facet.key) ?? '';
-  const at = listing.combos.get(facet.key);
+  const text = find?.text ?? listing.finder.texts.get(facet.key) ?? '';
+  const at = listing.opened.combos.get(facet.key);
   const isOpen = at !== undefined;
   const active = isOpen ? options[Math.min(at, options.length - 1)] : undefined;
 
   const open = (index: number) => {
-    listing.combos.set(facet.key, Math.max(0, Math.min(index, options.length - 1)));
+    listing.opened.combos.set(facet.key, Math.max(0, Math.min(index, options.length - 1)));
     listing.redraw();
   };
   const close = () => {
-    listing.combos.delete(facet.key);
-    listing.finds.delete(facet.key);
-    listing.found.delete(facet.key);
+    listing.opened.combos.delete(facet.key);
+    listing.finder.texts.delete(facet.key);
+    listing.finder.found.delete(facet.key);
     listing.redraw();
   };
   const pick = (option: OptionView) => pickOption(listing, facet, option, control.single);
@@ -75,7 +75,7 @@ export function drawCombobox(listing: Listing, facet: FacetView): TemplateResult
       placeholder=${control.placeholder}
       .value=${live(text)}
       @input=${(event: Event) => {
-        listing.find(facet.key, (event.target as HTMLInputElement).value);
+        listing.finder.find(facet.key, (event.target as HTMLInputElement).value);
         open(0);
       }}
       @click=${() => (isOpen ? undefined : open(0))}

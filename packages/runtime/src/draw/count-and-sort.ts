@@ -1,6 +1,6 @@
 import { countView, sortView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 import { shownOf } from './shown.js';
 

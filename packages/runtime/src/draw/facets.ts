@@ -1,6 +1,6 @@
 import { facetView, type FacetView, showText as showTextOf } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { repeat } from 'lit-html/directives/repeat.js';
 import { drawKinds } from '../kinds/kinds.js';
 import type { Listing } from '../listing/listing.js';
 import { partId } from './parts.js';
@@ -58,7 +58,7 @@ function drawClear(listing: Listing, { key, clear }: FacetView): TemplateResult 
   const press = (event: Event) => {
     // the button goes with what it cleared: the heading beside it takes the focus
     (event.currentTarget as HTMLElement).parentElement?.querySelector<HTMLElement>('.ivy-fold')?.focus();
-    listing.forgetTyped(key);
+    listing.opened.forgetTyped(key);
     void listing.pick(clear.link.choices);
   };
   return html`<button

@@ -1,6 +1,6 @@
 import type { FacetView, FindView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 
 /** How many terms there are besides those that are drawn, where an answer can't hold all. */
@@ -17,7 +17,7 @@ export function drawNone(words: string | null): TemplateResult {
 export function drawFind(listing: Listing, facet: FacetView, find: FindView | null): TemplateResult | typeof nothing {
   if (!find) return nothing;
   const set = (text: string) => {
-    listing.find(facet.key, text);
+    listing.finder.find(facet.key, text);
   };
   return html`<input
     type="search"

@@ -1,5 +1,5 @@
 import { pagerView, type PageLink } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
+import { html, nothing, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
 import { follow } from './parts.js';
 import { shownOf } from './shown.js';

@@ -1,6 +1,6 @@
 import type { FacetView, Link, OptionView } from '@ivy/view';
 import { toggle } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
+import { html, nothing, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
 
 /** Draws what a facet is set by, and does what is pressed. */
@@ -12,7 +12,7 @@ export function drawCount({ count }: { count: string | null }): TemplateResult |
 
 /** An id for a part of a facet, the same on every drawing and apart from other facets' and other listings' on the page. */
 export function partId(listing: Listing, facet: { name: string }, part: string): string {
-  return `ivy-${[listing.name, facet.name].map(encodeURIComponent).join('-')}-${part}`;
+  return `ivy-${listing.id}-${encodeURIComponent(facet.name)}-${part}`;
 }
 
 /** Chooses an option, or lets it go. */

@@ -1,6 +1,6 @@
 import type { FacetView, PressesControl } from '@ivy/view';
-import { html, type TemplateResult } from 'lit';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, type TemplateResult } from 'lit-html';
+import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 import { drawFind, drawMoreTerms } from './find.js';
 import { drawCount, follow } from './parts.js';

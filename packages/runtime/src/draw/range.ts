@@ -1,17 +1,7 @@
 import { fill, zoneDays, type Bucket } from '@ivy/core';
-import {
-  barsOf,
-  choose,
-  dayExample,
-  endsOf,
-  endText,
-  isDay,
-  readDayInput,
-  type FacetView,
-  type RangeControl,
-} from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { barsOf, choose, dayExample, endsOf, endText, isDay, type FacetView, type RangeControl } from '@ivy/view';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 import { partId } from './parts.js';
 import { drawSlider, type SliderRange } from './slider.js';
@@ -30,10 +20,10 @@ interface Drawn {
 /** Two ends to set, by typing or by two thumbs under a picture of where the posts are. */
 export function drawRange(listing: Listing, facet: FacetView): TemplateResult {
   const control = facet.control as RangeControl;
-  const sliding = listing.sliding.get(facet.key);
+  const sliding = listing.opened.sliding.get(facet.key);
   const [from, to] = sliding === undefined ? [control.from, control.to] : endsOf(sliding);
   const set = (low: string, high: string) => {
-    listing.sliding.delete(facet.key);
+    listing.opened.sliding.delete(facet.key);
     const value = low === '' && high === '' ? [] : [`${low || '..'}/${high || '..'}`];
     void listing.pick(choose(listing.choices, facet.key, value));
   };
@@ -73,19 +63,20 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
   const { bounds } = control;
   const value = drawn[end];
   const place = `${facet.key} ${end}`;
-  const bad = listing.badDays.get(place);
+  const bad = listing.opened.badDays.get(place);
   const { language, zone, texts } = listing.settings!;
-  const type = (event: Event) => {
+  const type = async (event: Event) => {
     const text = (event.target as HTMLInputElement).value.trim();
+    const { readDayInput } = await dayReader();
     const read = text === '' ? '' : readDayInput(text, language, zoneDays(zone).dayAt(Date.now()));
     // what can't be read stays for the visitor to mend, and nothing is filtered by it
-    if (read === null) listing.badDays.set(place, text);
-    else listing.badDays.delete(place);
+    if (read === null) listing.opened.badDays.set(place, text);
+    else listing.opened.badDays.delete(place);
     if (read === null || read === value) listing.redraw();
     else setEnd(drawn, end, read);
   };
   const pick = (event: Event) => {
-    listing.badDays.delete(place);
+    listing.opened.badDays.delete(place);
     setEnd(drawn, end, (event.target as HTMLInputElement).value);
   };
   const openCalendar = (event: Event) => {
@@ -106,6 +97,7 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
         aria-invalid=${bad !== undefined}
         aria-describedby=${bad === undefined ? nothing : partId(listing, facet, `bad-${end}`)}
         .value=${live(bad ?? value)}
+        @focus=${dayReader}
         @change=${type}
       />
     </label>
@@ -125,9 +117,12 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
   </div>`;
 }
 
+/** What reads days as people write them: fetched by whoever goes to such a box. */
+const dayReader = () => import('@ivy/view/day-input');
+
 /** What is said of an end that can't be read. */
 function drawBadDay({ listing, facet, control }: Drawn, end: 'from' | 'to'): TemplateResult | typeof nothing {
-  const value = listing.badDays.get(`${facet.key} ${end}`);
+  const value = listing.opened.badDays.get(`${facet.key} ${end}`);
   if (value === undefined) return nothing;
   const { texts, language } = listing.settings!;
   const bound = control.bounds?.[end];
@@ -171,11 +166,11 @@ function drawThumbs({ listing, facet, control, from, to, set }: Drawn): Template
     text: (end, step) => endText(control.of, end === 'from' ? scale.from(step) : scale.to(step), listing.settings!),
     onMove: (low, high) => {
       const [a, b] = value(low, high);
-      listing.sliding.set(facet.key, `${a || '..'}/${b || '..'}`);
+      listing.opened.sliding.set(facet.key, `${a || '..'}/${b || '..'}`);
       listing.redraw();
     },
     onSet: (low, high) => {
-      listing.forgetTyped(facet.key);
+      listing.opened.forgetTyped(facet.key);
       set(...value(low, high));
     },
   };
@@ -242,7 +237,7 @@ function drawPresets({ listing, facet, control }: Drawn): TemplateResult | typeo
   return html`<div class="ivy-buttons ivy-presets" role="group" aria-label=${control.presetsLabel}>
     ${control.presets.map(({ label, on, link }) => {
       const pick = () => {
-        listing.forgetTyped(facet.key);
+        listing.opened.forgetTyped(facet.key);
         void listing.pick(link.choices);
       };
       return html`<button type="button" class="ivy-button" aria-pressed=${on} @click=${pick}>${label}</button>`;

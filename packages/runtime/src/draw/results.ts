@@ -1,5 +1,5 @@
 import { emptyView, noticesView, type Shown } from '@ivy/view';
-import { html, type TemplateResult } from 'lit';
+import { html, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';
 import { shownOf } from './shown.js';

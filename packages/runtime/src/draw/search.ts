@@ -1,6 +1,6 @@
 import { choose, type FacetView, type TextControl } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 
 /** How long typing must pause before it is asked. */
@@ -11,7 +11,7 @@ let typing: ReturnType<typeof setTimeout> | undefined;
 /** A search box that answers as one types. */
 export function drawSearch(listing: Listing, facet: FacetView): TemplateResult {
   const control = facet.control as TextControl;
-  const text = listing.typed.get(facet.key) ?? control.text;
+  const text = listing.opened.typed.get(facet.key) ?? control.text;
   const ask = (value: string, how: 'typing' | 'push') => {
     clearTimeout(typing);
     const { choices } = listing;
@@ -21,18 +21,18 @@ export function drawSearch(listing: Listing, facet: FacetView): TemplateResult {
   const type = (event: Event) => {
     const { value } = event.target as HTMLInputElement;
     // what is in the box is the visitor's: no answer that comes late may change it under their hands
-    listing.typed.set(facet.key, value);
+    listing.opened.typed.set(facet.key, value);
     clearTimeout(typing);
     typing = setTimeout(() => ask(value, 'typing'), pause);
     listing.redraw();
   };
   const done = (event: Event) => {
     ask((event.target as HTMLInputElement).value, 'typing');
-    listing.typed.delete(facet.key);
+    listing.opened.typed.delete(facet.key);
     listing.endTyping();
   };
   const clear = (event: Event) => {
-    listing.typed.delete(facet.key);
+    listing.opened.typed.delete(facet.key);
     ask('', 'push');
     (event.currentTarget as HTMLElement).parentElement?.querySelector('input')?.focus();
   };

@@ -1,6 +1,6 @@
 import type { FacetView, SelectsControl, SelectView } from '@ivy/view';
-import { html, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { html, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 
 /** The browser's own list of which one is chosen. */

@@ -4,7 +4,7 @@ import type { Listing } from '../listing/listing.js';
 
 /** What is shown of a listing; null until there is something. */
 export function shownOf(listing: Listing, answer: Answer | undefined = listing.answer): Shown | null {
-  const { settings, choices, marks } = listing;
+  const { settings, choices } = listing;
   if (!answer || !settings) return null;
   return {
     settings,
@@ -13,8 +13,10 @@ export function shownOf(listing: Listing, answer: Answer | undefined = listing.a
     now: Date.now(),
     hrefOf: (next) => listing.hrefOf(next),
     resolve: (link) => resolved(link, listing.base),
-    marks,
-    finds: new Map([...listing.finds].map(([key, text]) => [key, { text, found: listing.found.get(key) ?? null }])),
+    marks: listing.marked.ids,
+    finds: new Map(
+      [...listing.finder.texts].map(([key, text]) => [key, { text, found: listing.finder.found.get(key) ?? null }]),
+    ),
   };
 }
 

@@ -1,5 +1,5 @@
-import { html, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { html, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 
 /** A range as a slider moves it: whole steps from 0 to `steps`. */
 export interface SliderRange {

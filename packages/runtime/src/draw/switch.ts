@@ -1,6 +1,6 @@
 import type { FacetView, SwitchControl, WaysControl } from '@ivy/view';
-import { html, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
+import { html, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 import { drawCount, partId } from './parts.js';
 

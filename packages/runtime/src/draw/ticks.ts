@@ -1,8 +1,8 @@
 import { fill } from '@ivy/core';
 import type { FacetView, OptionView, TicksControl } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
+import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 import { drawFind, drawMoreTerms, drawNone } from './find.js';
 import { drawCount, partId, pickOption } from './parts.js';
@@ -18,7 +18,7 @@ export function drawTicks(listing: Listing, facet: FacetView): TemplateResult {
   const { isTree, find } = control;
   const finding = (find?.text ?? '').trim() !== '';
   const isLong = !isTree && control.options.length > shortList + 2;
-  const all = finding || listing.open.has(facet.key);
+  const all = finding || listing.opened.lists.has(facet.key);
   const options =
     isTree && !finding
       ? inOpenBranches(listing, facet, control)
@@ -50,15 +50,15 @@ function inOpenBranches(listing: Listing, facet: FacetView, { options }: TicksCo
 }
 
 function isOpen(listing: Listing, facet: FacetView, size: number, { value, partly }: OptionView): boolean {
-  return listing.branches.get(`${facet.key} ${value}`) ?? (partly || size <= smallTree);
+  return listing.opened.branches.get(`${facet.key} ${value}`) ?? (partly || size <= smallTree);
 }
 
 function drawMore(listing: Listing, facet: FacetView, rest: number): TemplateResult {
   const { texts } = listing.settings!;
-  const open = listing.open.has(facet.key);
+  const open = listing.opened.lists.has(facet.key);
   const flip = () => {
-    if (open) listing.open.delete(facet.key);
-    else listing.open.add(facet.key);
+    if (open) listing.opened.lists.delete(facet.key);
+    else listing.opened.lists.add(facet.key);
     listing.redraw();
   };
   return html`<button type="button" class="ivy-more" aria-expanded=${open} @click=${flip}>
@@ -124,7 +124,7 @@ function drawAll(listing: Listing, facet: FacetView, all: NonNullable<TicksContr
 function drawBranch(listing: Listing, facet: FacetView, size: number, option: OptionView): TemplateResult {
   const open = isOpen(listing, facet, size, option);
   const flip = () => {
-    listing.branches.set(`${facet.key} ${option.value}`, !open);
+    listing.opened.branches.set(`${facet.key} ${option.value}`, !open);
     listing.redraw();
   };
   return html`<button

@@ -1,4 +1,4 @@
-import { html, nothing, type PropertyValues, type TemplateResult } from 'lit';
+import { html, nothing, type TemplateResult } from 'lit-html';
 import { drawChips } from '../draw/chips.js';
 import { drawCount, drawSort } from '../draw/count-and-sort.js';
 import { drawFacet, drawFacets, showText } from '../draw/facets.js';
@@ -33,7 +33,7 @@ export class IvyLens extends Part {
     this.#width.disconnect();
   }
 
-  override render(): TemplateResult {
+  protected override render(): TemplateResult {
     const listing = this.listing;
     if (!listing || (this.#plain && !listing.answer)) return html``;
     this.#plain?.remove();
@@ -45,7 +45,7 @@ export class IvyLens extends Part {
       data-facets=${hasFacets ? (settings?.look.facets ?? 'side') : 'none'}
       style="--ivy-columns:${settings?.look.columns ?? 3}"
     >
-      <div class="ivy-side">${listing.filtersOpen ? nothing : drawFacets(listing)}</div>
+      <div class="ivy-side">${listing.opened.filters ? nothing : drawFacets(listing)}</div>
       <div class="ivy-main" tabindex="-1">
         <div class="ivy-head">
           ${answer && settings && hasFacets ? this.#drawFiltersButton(listing) : nothing} ${drawChips(listing)}
@@ -53,7 +53,7 @@ export class IvyLens extends Part {
         </div>
         ${drawResults(listing)} ${drawPager(listing, () => this.#toTop())}
       </div>
-      ${listing.filtersOpen ? this.#drawSheet(listing) : nothing}
+      ${listing.opened.filters ? this.#drawSheet(listing) : nothing}
     </div>`;
   }
 
@@ -92,17 +92,17 @@ export class IvyLens extends Part {
   }
 
   #openSheet(listing: Listing): void {
-    listing.filtersOpen = true;
+    listing.opened.filters = true;
     listing.redraw();
-    void this.updateComplete.then(() => this.querySelector<HTMLDialogElement>('.ivy-sheet')?.showModal());
+    this.draw();
+    this.querySelector<HTMLDialogElement>('.ivy-sheet')?.showModal();
   }
 
   #closeSheet(listing: Listing): void {
-    listing.filtersOpen = false;
+    listing.opened.filters = false;
     listing.redraw();
-    void this.updateComplete.then(() =>
-      this.querySelector<HTMLElement>('.ivy-filters')?.focus({ preventScroll: true }),
-    );
+    this.draw();
+    this.querySelector<HTMLElement>('.ivy-filters')?.focus({ preventScroll: true });
   }
 
   /** After a change of page one reads from the top. */
@@ -112,52 +112,52 @@ export class IvyLens extends Part {
     main?.focus({ preventScroll: true });
   }
 
-  protected override updated(_changed: PropertyValues): void {
+  protected override draw(): void {
+    super.draw();
     this.setAttribute('data-status', this.listing?.status ?? 'loading');
   }
 }
 
 export class IvyFacets extends Part {
-  override render(): unknown {
+  protected override render(): unknown {
     return this.listing ? drawFacets(this.listing) : nothing;
   }
 }
 
 export class IvyFacet extends Part {
-  static override properties = { ...Part.properties, key: { type: String } };
-  declare key: string;
+  static override readonly observedAttributes = [...Part.observedAttributes, 'key'];
 
-  override render(): unknown {
-    return this.listing ? drawFacet(this.listing, this.key) : nothing;
+  protected override render(): unknown {
+    return this.listing ? drawFacet(this.listing, this.getAttribute('key') ?? '') : nothing;
   }
 }
 
 export class IvyChips extends Part {
-  override render(): unknown {
+  protected override render(): unknown {
     return this.listing ? drawChips(this.listing) : nothing;
   }
 }
 
 export class IvyCount extends Part {
-  override render(): unknown {
+  protected override render(): unknown {
     return this.listing ? drawCount(this.listing) : nothing;
   }
 }
 
 export class IvySort extends Part {
-  override render(): unknown {
+  protected override render(): unknown {
     return this.listing ? drawSort(this.listing) : nothing;
   }
 }
 
 export class IvyResults extends Part {
-  override render(): unknown {
+  protected override render(): unknown {
     return this.listing ? drawResults(this.listing) : nothing;
   }
 }
 
 export class IvyPager extends Part {
-  override render(): unknown {
+  protected override render(): unknown {
     return this.listing ? drawPager(this.listing, () => {}) : nothing;
   }
 }

@@ -1,66 +1,105 @@
 import { directionOf, type Choices } from '@ivy/view';
-import { LitElement } from 'lit';
+import { render } from 'lit-html';
+import { Listing } from '../listing/listing.js';
+import { leave, listingOf } from '../listing/listings.js';
 import { addStyles } from '../styles.js';
-import { listingOf, type Listing } from '../listing/listing.js';
 
 /** Where this script came from is where answers come from. */
 const scriptOrigin = new URL(import.meta.url).origin;
 
 /**
- * What all elements share: they belong to a listing by `name`, draw into the light DOM so that the page's own sheet
- * reaches them, and tell of changes by bubbling events.
+ * What all elements share: they belong to a listing by `name`, `prefix` and `scope`, draw into the light DOM so that the
+ * page's own sheet reaches them, and tell of changes by bubbling events. Properties are their attributes, so both may be
+ * set at any time.
  */
-export abstract class Part extends LitElement {
-  static override properties = {
-    name: { type: String, reflect: true },
-    origin: { type: String },
-    preview: { type: Boolean },
-    base: { type: String },
-  };
+export abstract class Part extends HTMLElement {
+  static readonly observedAttributes: readonly string[] = ['name', 'origin', 'prefix', 'scope', 'preview', 'base'];
 
-  declare name: string;
-  /** Server to ask; by default the one the script came from. */
-  declare origin: string;
-  declare preview: boolean;
-  /** Where links and pictures of posts are relative to, on a page that is not of their site. */
-  declare base: string;
   protected listing: Listing | undefined;
   #unwatch: (() => void) | undefined;
+  #isAsked = false;
   #language: string | undefined;
   #saysItself = false;
 
-  constructor() {
-    super();
-    this.name = '';
-    this.origin = scriptOrigin;
-    this.preview = false;
-    this.base = '';
-  }
+  declare name: string | null;
+  /** Server to ask; by default the one the script came from. */
+  declare origin: string | null;
+  /** What names in the address begin with here; null for the lens's own way. */
+  declare prefix: string | null;
+  /** Terms that all posts here must have, such as `kind:survey`. */
+  declare scope: string | null;
+  /** Where links and pictures of posts are relative to, on a page that is not of their site. */
+  declare base: string | null;
 
-  protected override createRenderRoot(): HTMLElement {
-    return this;
-  }
+  /** What it shows; drawn anew whenever that may be another. */
+  protected abstract render(): unknown;
 
-  override connectedCallback(): void {
-    super.connectedCallback();
+  connectedCallback(): void {
     addStyles(document);
-    if (this.name === '') return;
-    const inFrame = this.preview && parent !== window;
-    this.listing = listingOf(this.name, this.origin, inFrame);
-    if (this.base !== '') this.listing.base = this.base;
-    this.#unwatch = this.listing.watch((answered) => {
-      this.requestUpdate();
-      if (answered) this.answered();
+    takeEarly(this);
+    this.#join();
+  }
+
+  disconnectedCallback(): void {
+    this.#leave();
+  }
+
+  attributeChangedCallback(name: string, before: string | null, now: string | null): void {
+    if (!this.isConnected || before === now) return;
+    if (name !== 'key') {
+      this.#leave();
+      this.#join();
+    }
+    this.redraw();
+  }
+
+  /** Draws once what is going on now is done with, however often it was asked for. */
+  protected redraw(): void {
+    if (this.#isAsked) return;
+    this.#isAsked = true;
+    queueMicrotask(() => {
+      if (this.#isAsked && this.isConnected) this.draw();
     });
   }
 
-  override disconnectedCallback(): void {
-    super.disconnectedCallback();
+  /** Draws at once. */
+  protected draw(): void {
+    this.#isAsked = false;
+    this.#sayLanguage();
+    render(this.render(), this);
+  }
+
+  /** Belongs to its listing from now on. */
+  #join(): void {
+    const { name, prefix } = this;
+    if (!name || this.listing) return;
+    if (this.hasAttribute('preview') && parent !== window) {
+      void import('../listing/preview.js').then(({ previewListing }) => this.#take(previewListing(Listing, name)));
+      return;
+    }
+    this.#take(listingOf({ name, prefix, origin: this.origin ?? scriptOrigin, scope: this.scope ?? '' }));
+  }
+
+  #take(listing: Listing): void {
+    this.listing = listing;
+    listing.base = this.base ?? listing.base;
+    this.#unwatch = listing.watch((what) => {
+      this.redraw();
+      if (!what) return;
+      const { choices: query, answer } = listing;
+      this.dispatchEvent(new CustomEvent(`ivy:${what}`, { bubbles: true, detail: { query, answer } }));
+    });
+    this.redraw();
+  }
+
+  #leave(): void {
     this.#unwatch?.();
+    if (this.listing) leave(this.listing);
+    this.listing = this.#unwatch = undefined;
   }
 
   /** Says which language it is in and which way that is written, where the page has not said so itself. */
-  protected override willUpdate(): void {
+  #sayLanguage(): void {
     const language = this.listing?.settings?.language;
     if (language === undefined || language === this.#language) return;
     if (this.#language === undefined) this.#saysItself = this.hasAttribute('lang') || this.hasAttribute('dir');
@@ -78,9 +117,28 @@ export abstract class Part extends LitElement {
   set query(choices: Choices | undefined) {
     if (choices) void this.listing?.choose(choices);
   }
+}
 
-  protected answered(): void {
-    const detail = { query: this.query, answer: this.listing?.answer };
-    this.dispatchEvent(new CustomEvent('ivy:answer', { bubbles: true, detail }));
+const attributes = [...Part.observedAttributes, 'key'];
+for (const name of attributes) {
+  Object.defineProperty(Part.prototype, name, {
+    get(this: Part) {
+      return this.getAttribute(name);
+    },
+    set(this: Part, value: string | null) {
+      if (value === null) this.removeAttribute(name);
+      else this.setAttribute(name, value);
+    },
+  });
+}
+
+/** Takes properties that were set before the script was there: they stand in the way of those that are heard. */
+function takeEarly(part: Part): void {
+  for (const name of attributes) {
+    if (!Object.hasOwn(part, name)) continue;
+    const early = part as unknown as Record<string, string | null>;
+    const value = early[name]!;
+    delete early[name];
+    early[name] = value;
   }
 }

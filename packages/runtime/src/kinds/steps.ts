@@ -1,7 +1,7 @@
 import type { FacetView, OptionView, SelectsControl, SelectView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit';
-import { live } from 'lit/directives/live.js';
-import { repeat } from 'lit/directives/repeat.js';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { live } from 'lit-html/directives/live.js';
+import { repeat } from 'lit-html/directives/repeat.js';
 import { drawCount, partId, type DrawFacet } from '../draw/parts.js';
 import type { Listing } from '../listing/listing.js';
 

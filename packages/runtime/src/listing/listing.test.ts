@@ -1,6 +1,7 @@
 import type { Answer, Settings } from '@ivy/core';
 import { choose } from '@ivy/view';
 import { Listing } from './listing.js';
+import { HttpTransport } from './transport.js';
 
 const settings = {
   facets: [{ key: 'q' }, { key: 'kind' }],
@@ -67,7 +68,7 @@ beforeEach(() => {
 afterEach(() => jest.restoreAllMocks());
 
 async function loaded(): Promise<Listing> {
-  const listing = new Listing('notes', 'http://ivy.test', false);
+  const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
   void listing.load();
   await asked[0]!.reply();
   writes = [];
@@ -112,7 +113,7 @@ test('what is typed in one go is one entry of the history', async () => {
 
 test('an old address becomes the canonical one, the page’s own parameters and hash stay', async () => {
   History.prototype.replaceState.call(history, null, '', '/notes?from=mail&kinds=survey#top');
-  const listing = new Listing('notes', 'http://ivy.test', false);
+  const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
   void listing.load();
   expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing/nothing?from=mail&kinds=survey');
   await asked[0]!.reply();
@@ -192,7 +193,7 @@ test('what is marked stays marked, and a listing of marked posts follows', async
   listing.mark('n-1');
   listing.mark('n-2');
   listing.mark('n-1');
-  expect([...listing.marks]).toEqual(['n-2']);
+  expect([...listing.marked.ids]).toEqual(['n-2']);
   expect(localStorage.getItem('ivy-lens-marked:orrin')).toBe('["n-2"]');
   listing.choices = { ...listing.choices, facets: { saved: ['n-2'] } };
   listing.mark('n-3');

@@ -27,14 +27,21 @@ export class HttpTransport implements Transport {
   /** What stays the same, by the name the server gave it. Of two answers on their way each may be of its own release. */
   readonly #frames = new Map<string, { settings: Settings; frame: Frame }>();
   #newest = 'nothing';
+  readonly #lead: string;
 
   constructor(
     private readonly origin: string,
     private readonly name: string,
-  ) {}
+    prefix: string | null = null,
+    scope = '',
+  ) {
+    // what a page sets for itself goes before what its visitors chose, in names that no address has
+    const own = [...(prefix === null ? [] : [`~prefix=${prefix}`]), ...(scope === '' ? [] : [`~scope=${scope}`])];
+    this.#lead = own.map((one) => `${encodeURI(one)}&`).join('');
+  }
 
   async ask(address: string, signal: AbortSignal): Promise<Reply> {
-    const url = `${this.#base}/listing/${this.#newest}?${address}`;
+    const url = `${this.#base}/listing/${this.#newest}?${this.#lead}${address}`;
     const { known, settings, frame, answer } = (await fetchJson(url, signal)) as Page;
     if (settings && frame) {
       this.#frames.set(known, { settings, frame });
@@ -45,7 +52,7 @@ export class HttpTransport implements Transport {
   }
 
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {
-    return fetchJson(urlOfTerms(this.#base, facet, text, address), signal) as Promise<FoundTerms>;
+    return fetchJson(urlOfTerms(this.#base, facet, text, this.#lead + address), signal) as Promise<FoundTerms>;
   }
 
   get #base(): string {

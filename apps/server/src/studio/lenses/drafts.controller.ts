@@ -3,7 +3,7 @@ import { Body, Controller, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/
 import { ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, IsTagged, Refuses, TakesPageQuery } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { findTermsOf, isFresh, queryOf } from '../../delivery/results.controller.js';
+import { findTermsOf, isFresh, pageQueryOf } from '../../delivery/results.controller.js';
 import { ResultsService, type Results } from '../../delivery/results.service.js';
 import { TrialBody } from './lens.bodies.js';
 import { TrialsService } from './trials.service.js';
@@ -26,22 +26,23 @@ export class DraftsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Results | void> {
-    const ready = await this.service.ready(slug, 'draft');
+    const { own, address } = pageQueryOf(request);
+    const ready = await this.service.ready(slug, 'draft', own);
     if (isFresh(request, reply, ready.etag)) return;
-    return this.service.results(ready, await this.service.question(ready, queryOf(request)));
+    return this.service.results(ready, await this.service.question(ready, address));
   }
 
   @Get('terms/:facet')
   @ApiQuery({ name: 'find', required: false })
   @TakesPageQuery()
   @Answers('FoundTerms', { says: 'Terms of a facet of the draft whose label holds `find`, with their counts.' })
-  @Refuses({ 400: ['too-long'] })
   async terms(
     @Param('slug') slug: string,
     @Param('facet') facet: string,
     @Req() request: FastifyRequest,
   ): Promise<FoundTerms> {
-    return findTermsOf(this.service, await this.service.ready(slug, 'draft'), facet, request);
+    const { own, address } = pageQueryOf(request);
+    return findTermsOf(this.service, await this.service.ready(slug, 'draft', own), facet, address);
   }
 
   @Post('trial')

@@ -1,0 +1,45 @@
+import { kindOf } from '../kinds/kinds.js';
+import type { Field } from '../model/post.js';
+import type { Lens } from './lens.js';
+
+/** What a page sets for itself: it goes with what it asks, and is no part of its address. */
+export interface ForPage {
+  /** What names in its address begin with; null for the lens's own way. */
+  prefix: string | null;
+  /** Terms that all posts there must have: `field:term`, several with commas between them. */
+  scope: string;
+}
+
+/** A lens that a page narrows further; what is within is cut out of what the lens itself lets in. */
+export type NarrowedScope = Lens['scope'] & { within?: Lens['scope']['where'] };
+
+/** Conditions a page may set. */
+const mostConditions = 20;
+const prefixForm = /^[a-z0-9_-]{0,30}$/;
+
+/**
+ * A lens as it is on a page that sets a prefix or a scope for itself.
+ * @param fields  of its source; a condition may name a facet in place of its field
+ * @returns the lens, or in words what of it can't be so
+ */
+export function lensForPage(lens: Lens, fields: readonly Field[], { prefix, scope }: ForPage): Lens | string {
+  if (prefix !== null && !prefixForm.test(prefix)) {
+    return 'A prefix is up to 30 lower-case letters, digits, - or _, such as b-.';
+  }
+  const conditions = scope.split(',').filter((one) => one.trim() !== '');
+  if (conditions.length > mostConditions) return `A scope may have ${mostConditions} conditions.`;
+  const within: Lens['scope']['where'] = [];
+  for (const condition of conditions) {
+    const at = condition.indexOf(':');
+    const name = condition.slice(0, Math.max(0, at)).trim();
+    const facet = lens.facets.find((one) => one.key === name);
+    const key = fields.some((one) => one.key === name) ? name : facet && kindOf(facet).fields(facet)[0];
+    if (at < 0 || key === undefined) {
+      return `“${condition.trim().slice(0, 80)}” is no condition: write a field of the source and a term, such as kind:survey.`;
+    }
+    within.push({ field: key, is: [condition.slice(at + 1).trim()] });
+  }
+  const narrowed: NarrowedScope = within.length > 0 ? { ...lens.scope, within } : lens.scope;
+  const address = prefix === null ? lens.address : { ...lens.address, prefix };
+  return { ...lens, scope: narrowed, address };
+}
