@@ -29,7 +29,7 @@ const coreRooms = [
   'address',
   'answer',
   'why',
-  'trial',
+  'dry-run',
 ];
 
 export default ts.config(

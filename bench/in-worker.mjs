@@ -9,7 +9,7 @@ const assets = fileURLToPath(new URL('../apps/studio/dist/assets', import.meta.u
 
 /** @returns what it took to load the bytes, and p50 and p95 of a question and its answer, there and back */
 export async function measureWorker(bytes, config, addresses) {
-  const worker = readdirSync(assets).find((name) => name.startsWith('trial-worker'));
+  const worker = readdirSync(assets).find((name) => name.startsWith('dry-run-worker'));
   const server = createServer((request, response) => {
     if (request.url === '/worker.js')
       response.setHeader('content-type', 'text/javascript').end(readFileSync(join(assets, worker)));
@@ -47,7 +47,7 @@ function askInPage(config, addresses, done) {
       for (let id = 0; id < addresses.length; id++) {
         start = performance.now();
         const reply = await send({ ask: 'try', id, lens: config, address: addresses[id] });
-        if (reply.said !== 'trial') return done({ error: JSON.stringify(reply).slice(0, 300) });
+        if (reply.said !== 'dry-run') return done({ error: JSON.stringify(reply).slice(0, 300) });
         if (round > 0) times.push(performance.now() - start);
       }
     }

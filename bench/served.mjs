@@ -124,7 +124,7 @@ async function onDatabase(url, statement) {
 }
 
 /** One connection that asks until its time is up. Reads just enough of HTTP to know where an answer ends. */
-function asker(port, next, until, times, sizes) {
+function client(port, next, until, times, sizes) {
   return new Promise((done, fail) => {
     const socket = net.connect(port, '127.0.0.1');
     let [start, head, left] = [0, '', -1];
@@ -172,7 +172,7 @@ if (process.argv[2] === 'ask') {
       if (once && at >= addresses.length) return undefined;
       return `${route}?${addresses[at++ % addresses.length]}`;
     };
-    await Promise.all(Array.from({ length: cpus().length * 2 }, () => asker(Number(port), next, until, times, sizes)));
+    await Promise.all(Array.from({ length: cpus().length * 2 }, () => client(Number(port), next, until, times, sizes)));
     const took = (performance.now() - start) / 1000;
     times.sort((a, b) => a - b);
     const part = (share) => times[Math.floor(times.length * share)];

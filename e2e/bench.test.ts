@@ -59,7 +59,7 @@ test('the engine’s own kernel may run on the Bench, and no code that comes as 
   expect(await runs('window.eval("1")')).toBe(false);
   // a worker goes by the policy its own script came with
   const worker = await browser.run<string>(
-    'return performance.getEntriesByType("resource").map((one) => one.name).find((name) => name.includes("trial-worker"))',
+    'return performance.getEntriesByType("resource").map((one) => one.name).find((name) => name.includes("dry-run-worker"))',
   );
   expect((await fetch(worker)).headers.get('content-security-policy')).toContain(
     "script-src 'self' 'wasm-unsafe-eval'",

@@ -55,17 +55,17 @@ export async function waits(postgres, say, size = 200_000) {
     fields: ['title', 'summary'],
     weights: { title: i + 2 },
   }));
-  const trial = await meanwhile(
+  const dryRun = await meanwhile(
     other,
     () =>
-      sendJson(`${server.url}/api/v1/lenses/waits/draft/trial`, 'POST', {
+      sendJson(`${server.url}/api/v1/lenses/waits/draft/dry-run`, 'POST', {
         config: { facets: weights },
         address: 'q0=ab',
       }),
     2,
   );
   say(
-    `a trial of eight searches of different weights · ${trial.result.status} in ${ms(trial.result.ms)} · others waited at most ${ms(trial.longest)}`,
+    `a dry run of eight searches of different weights · ${dryRun.result.status} in ${ms(dryRun.result.ms)} · others waited at most ${ms(dryRun.longest)}`,
   );
   await server.stop();
 }

@@ -1,4 +1,4 @@
-// Builds what is stale. Run alone, it builds all parts; `stale` parts are told by a digest of their sources.
+// Builds what is stale. Run alone, it builds all parts; `stale` parts are given by a digest of their sources.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';

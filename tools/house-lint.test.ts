@@ -34,7 +34,7 @@ test('a room may import what stands below it, and nothing above', () => {
   expect(said(files, 'src/low/c.ts')).toContain('“low” stands below “high/roof” and may not import it.');
 });
 
-test('a file that leads back to itself is told of with the way round', () => {
+test('a file that leads back to itself is reported with the way round', () => {
   const files = {
     'src/low/a.ts': "import { b } from './b.js';\nimport { d } from './d.js';",
     'src/low/b.ts': "import type { c } from './c.js';\nexport const b = 1;",

@@ -73,7 +73,7 @@ export async function startHarness(
 }
 
 async function sendTo(url: string, init: RequestInit): Promise<Reply> {
-  // where an answer sends its asker is part of the answer
+  // where an answer sends its client is part of the answer
   const response = await fetch(url, { ...init, redirect: 'manual' });
   const text = await response.text();
   const isJson = (response.headers.get('content-type') ?? '').includes('json');

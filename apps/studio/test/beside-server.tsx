@@ -31,7 +31,7 @@ export class BesideServer extends OnPage {
     );
   }
 
-  /** Draws a place at a path; where the studio goes from there is told by `place`. */
+  /** Draws a place at a path; where the studio goes from there, `place` says. */
   async visit(what: ReactNode, path: string, pattern = path): Promise<void> {
     this.draw(
       <SWRConfig value={{ fetcher, provider: () => new Map(), shouldRetryOnError: false, dedupingInterval: 0 }}>

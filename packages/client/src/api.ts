@@ -321,7 +321,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/v1/lenses/{slug}/draft/trial': {
+  '/api/v1/lenses/{slug}/draft/dry-run': {
     parameters: {
       query?: never;
       header?: never;
@@ -330,7 +330,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations['drafts-trial'];
+    post: operations['drafts-dryRun'];
     delete?: never;
     options?: never;
     head?: never;
@@ -390,7 +390,7 @@ export interface components {
       /** @description The draft that is meant: refused when someone saved another one meanwhile. */
       draftRevision?: number;
     };
-    TrialBody: {
+    DryRunBody: {
       config: components['schemas']['LensConfig'];
       /** @description The query string to answer. */
       address: string;
@@ -432,6 +432,8 @@ export interface components {
     ];
     /** @description A value of a post: terms by their numbers, where they are not too many to be told once; null for none. */
     CompactValue: null | string | number | number[] | components['schemas']['TermValue'][] | boolean;
+    /** @description All the Bench shows of a lens at an address. */
+    DryRun: core.DryRun;
     Explanation: core.Explanation;
     /** @description A facet of a lens: what its kind's shape says, with every default filled in. */
     Facet: core.Facet;
@@ -471,7 +473,7 @@ export interface components {
     FoundTerms: core.FoundTerms;
     /** @description What of a lens's answers stays the same from choice to choice. */
     Frame: core.Frame;
-    /** @description A term as it is told once: its slug and its label. */
+    /** @description A term as it is sent once: its slug and its label. */
     FrameTerm: [string, string];
     /** @description What a server that is ready to serve says. */
     HealthView: {
@@ -483,7 +485,7 @@ export interface components {
     ItemValue: core.ItemValue;
     /** @enum {unknown} */
     JobState: 'cancelled' | 'done' | 'failed' | 'running';
-    /** @description Long work as it is told of. */
+    /** @description Long work as it is reported. */
     JobStatus: {
       id: string;
       state: components['schemas']['JobState'];
@@ -656,9 +658,7 @@ export interface components {
       aliases: string[];
     };
     Texts: core.Texts;
-    /** @description All the Bench shows of a lens at an address. */
-    Trial: core.Trial;
-    /** @description A way out of an empty answer: what lifting one facet gives. */
+    /** @description A way out of an empty answer: what leaving one facet out gives. */
     Way: core.Way;
     /** Lens */
     LensConfig: object;
@@ -1002,7 +1002,7 @@ export interface operations {
     parameters: {
       query?: never;
       header?: {
-        /** @description `respond-async`: the work is told of as a job. */
+        /** @description `respond-async`: the work is reported as a job. */
         Prefer?: string;
       };
       path?: never;
@@ -1520,7 +1520,7 @@ export interface operations {
       };
     };
   };
-  'drafts-trial': {
+  'drafts-dryRun': {
     parameters: {
       query?: never;
       header?: never;
@@ -1531,7 +1531,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['TrialBody'];
+        'application/json': components['schemas']['DryRunBody'];
       };
     };
     responses: {
@@ -1541,7 +1541,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['Trial'];
+          'application/json': components['schemas']['DryRun'];
         };
       };
       default: {

@@ -58,7 +58,7 @@ test('what refuses without words is a problem as well', async () => {
   await expect(client.ask('get', '/api/v1/about', {})).rejects.toMatchObject({ status: 502, code: 'unknown' });
 });
 
-test('a server that does not answer is told from one that refuses, and from being given up', async () => {
+test('a server that does not answer is distinguished from one that refuses, and from being given up', async () => {
   globalThis.fetch = () => Promise.reject(new TypeError('Failed to fetch'));
   await expect(client.ask('get', '/api/v1/about', {})).rejects.toBeInstanceOf(Unreachable);
   globalThis.fetch = () => Promise.reject(new DOMException('Overtaken', 'AbortError'));

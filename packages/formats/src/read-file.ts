@@ -14,7 +14,7 @@ export interface FileReading {
 }
 
 /**
- * Reads a file of posts. The format is told by `format`, else by the name's ending, else by its first character.
+ * Reads a file of posts. The format is given by `format`, else by the name's ending, else by its first character.
  * @throws FileProblem with a sentence for people
  */
 export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): FileReading {

@@ -315,6 +315,17 @@ export const schemas: Record<string, object> = {
       { type: 'boolean' },
     ],
   },
+  DryRun: {
+    description: 'All the Bench shows of a lens at an address.',
+    type: 'object',
+    properties: {
+      settings: { $ref: '#/components/schemas/Settings' },
+      answer: { $ref: '#/components/schemas/Answer' },
+      effects: { type: 'object', additionalProperties: { $ref: '#/components/schemas/MatchEffect' } },
+    },
+    required: ['settings', 'answer', 'effects'],
+    additionalProperties: false,
+  },
   Explanation: {
     type: 'object',
     properties: {
@@ -1034,7 +1045,7 @@ export const schemas: Record<string, object> = {
     additionalProperties: false,
   },
   FrameTerm: {
-    description: 'A term as it is told once: its slug and its label.',
+    description: 'A term as it is sent once: its slug and its label.',
     type: 'array',
     prefixItems: [{ type: 'string' }, { type: 'string' }],
     minItems: 2,
@@ -1076,7 +1087,7 @@ export const schemas: Record<string, object> = {
   },
   JobState: { enum: ['cancelled', 'done', 'failed', 'running'] },
   JobStatus: {
-    description: 'Long work as it is told of.',
+    description: 'Long work as it is reported.',
     type: 'object',
     properties: {
       id: { type: 'string' },
@@ -1770,19 +1781,8 @@ export const schemas: Record<string, object> = {
     ],
     additionalProperties: false,
   },
-  Trial: {
-    description: 'All the Bench shows of a lens at an address.',
-    type: 'object',
-    properties: {
-      settings: { $ref: '#/components/schemas/Settings' },
-      answer: { $ref: '#/components/schemas/Answer' },
-      effects: { type: 'object', additionalProperties: { $ref: '#/components/schemas/MatchEffect' } },
-    },
-    required: ['settings', 'answer', 'effects'],
-    additionalProperties: false,
-  },
   Way: {
-    description: 'A way out of an empty answer: what lifting one facet gives.',
+    description: 'A way out of an empty answer: what leaving one facet out gives.',
     type: 'object',
     properties: { without: { type: 'string' }, matched: { type: 'number' }, address: { type: 'string' } },
     required: ['without', 'matched', 'address'],

@@ -2,7 +2,7 @@
  * The plain data that answers are made of. `npm run api` makes the schemas of the OpenAPI document from these types, so
  * that no answer is described a second time. All that goes over the wire stands here, and nothing else.
  */
-export type { CardPart, CompactAnswer, Explanation, FoundTerms, Lens, SortOption, Trial } from '@ivy/core';
+export type { CardPart, CompactAnswer, Explanation, FoundTerms, Lens, SortOption, DryRun } from '@ivy/core';
 export type { Listing, PageReply, Results } from '../delivery/results.service.js';
 export type { ProblemBody } from '../problem/problem.filter.js';
 export type { HealthView } from '../health/health.controller.js';

@@ -8,7 +8,7 @@ const beatEvery = 5_000;
 const shortestPause = 100;
 const longestPause = 2_000;
 
-/** What is told of the line: that it is up, or why not. */
+/** How the line is: up, or why not. */
 export type LineState = { up: true } | { up: false; reason: string };
 
 /**
@@ -25,8 +25,8 @@ export class Line {
   #wake: () => void = () => {};
 
   /**
-   * @param heard  told each message of the channel
-   * @param back   told when the line is up again after it was lost: what was said meanwhile is not known
+   * @param heard  called with each message of the channel
+   * @param back   called when the line is up again after it was lost: what was said meanwhile is not known
    */
   constructor(
     private readonly url: string,

@@ -84,7 +84,7 @@ test('what needs the database is told so while it is away, and a release made me
   expect((await server.ask('GET', '/api/v1/lenses/notes/results')).body).toMatchObject({ release: 2, pageSize: 3 });
 });
 
-test('an outage is told from a refusal', () => {
+test('an outage is distinguished from a refusal', () => {
   expect(isOutage(Object.assign(new Error('x'), { code: 'ECONNREFUSED' }))).toBe(true);
   expect(isOutage({ driverError: { code: '57P01' } })).toBe(true);
   expect(isOutage(new Error('timeout exceeded when trying to connect'))).toBe(true);

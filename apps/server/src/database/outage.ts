@@ -42,7 +42,7 @@ function codesOf(error: unknown): string[] {
   return withCauses(error).flatMap(({ code }) => (typeof code === 'string' ? [code] : []));
 }
 
-/** What is told of an error of the database that is nobody's fault who asked: null for any other error. */
+/** The refusal an error of the database stands for that is nobody's fault who asked: null for any other error. */
 export function refusalOfDatabase(error: unknown): { status: number; code: string; detail: string } | null {
   if (isDiskFull(error)) {
     const detail =

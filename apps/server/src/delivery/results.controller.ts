@@ -141,7 +141,7 @@ export function takeParameter(address: string, name: string): { found: string; r
   return { found: at < 0 ? '' : parameters[at]!.value, rest: rest.join('&') };
 }
 
-/** The bytes of a body in the form the asker can read. */
+/** The bytes of a body in the form the client can read. */
 function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: ResponseBody): Buffer {
   void reply.header('content-type', 'application/json; charset=utf-8');
   if (!reply.hasHeader('vary')) void reply.header('vary', 'accept-encoding');
@@ -151,7 +151,7 @@ function sent(request: FastifyRequest, reply: FastifyReply, { plain, gzip }: Res
   return gzip;
 }
 
-/** Sets the ETag; when the asker has this very state already, answers 304 and says true. */
+/** Sets the ETag; when the client has this very state already, answers 304 and says true. */
 export function isFresh(request: FastifyRequest, reply: FastifyReply, etag: string): boolean {
   void reply.header('etag', etag).header('cache-control', 'no-cache');
   const known = (request.headers['if-none-match'] ?? '').split(',').map((tag) => tag.trim().replace(/^W\//, ''));

@@ -181,12 +181,12 @@ test('a page gets settings and answer in one request', async () => {
 
 test('a config that is not kept can be tried, with what any and all would give', async () => {
   const facets = [{ key: 'habitat', kind: 'checkboxes', field: 'habitat', match: 'all' }];
-  const { status, body } = await server.ask('POST', `${lens}/draft/trial`, {
+  const { status, body } = await server.ask('POST', `${lens}/draft/dry-run`, {
     config: { facets },
     address: 'habitat=mudflat,reedbed',
   });
   expect([status, body.answer.matched, body.effects]).toEqual([200, 3, { habitat: { any: 9, all: 3 } }]);
-  const bad = await server.ask('POST', `${lens}/draft/trial`, { config: { facets: [{ key: 'x' }] }, address: '' });
+  const bad = await server.ask('POST', `${lens}/draft/dry-run`, { config: { facets: [{ key: 'x' }] }, address: '' });
   expect(bad.status).toBe(422);
 });
 
@@ -287,7 +287,7 @@ test('while posts change under it, an answer is wholly of one revision', async (
   await change(true);
   let going = true;
   const seen = new Set<string>();
-  const asker = async () => {
+  const client = async () => {
     for (let n = 0; going; n++) {
       // a new address each time, so that nothing is answered from what was written before
       const reply = await server.ask('GET', `/api/v1/lenses/swapped/results?x=${n}&size=${Math.random()}`);
@@ -298,10 +298,10 @@ test('while posts change under it, an answer is wholly of one revision', async (
       seen.add(`${mudflat.label} ${mudflat.count} ${[...new Set(labels)].join('+')} ${reply.headers.get('etag')}`);
     }
   };
-  const askers = [asker(), asker(), asker()];
+  const clients = [client(), client(), client()];
   for (let n = 0; n < 12; n++) await change(n % 2 === 1);
   going = false;
-  await Promise.all(askers);
+  await Promise.all(clients);
   const states = new Set([...seen].map((one) => one.split(' ').slice(0, 3).join(' ')));
   for (const state of states) expect(state).toMatch(/^(Odd (\d+) Odd|Even (\d+) (Even)?)$/);
   expect(states.size).toBe(2);
@@ -353,10 +353,13 @@ test('a search waits for its words under whatever name it is asked', async () =>
 test('a search of one character that folds to hundreds of words is bounded, and says so', async () => {
   const config = { facets: [{ key: 'q', kind: 'search', fields: ['title'] }] };
   const address = Array.from({ length: 66 }, (_, i) => `${String.fromCharCode(97 + (i % 26))}${i % 10}`).join('+');
-  const trial = await server.ask('POST', `${lens}/draft/trial`, { config, address: `q=${address}` });
-  expect(trial.body.answer.notices.map((notice: { code: string }) => notice.code)).toContain('too-many');
+  const dryRun = await server.ask('POST', `${lens}/draft/dry-run`, { config, address: `q=${address}` });
+  expect(dryRun.body.answer.notices.map((notice: { code: string }) => notice.code)).toContain('too-many');
   const start = performance.now();
-  await server.ask('POST', `${lens}/draft/trial`, { config, address: `q=${encodeURIComponent('\ufdfa'.repeat(200))}` });
+  await server.ask('POST', `${lens}/draft/dry-run`, {
+    config,
+    address: `q=${encodeURIComponent('\ufdfa'.repeat(200))}`,
+  });
   expect(performance.now() - start).toBeLessThan(1000);
 });
 
@@ -367,11 +370,11 @@ test('a lens with more searches than are kept is refused', async () => {
     fields: ['title'],
     weights: { title: i + 1 },
   }));
-  const { status, body } = await server.ask('POST', `${lens}/draft/trial`, { config: { facets }, address: '' });
+  const { status, body } = await server.ask('POST', `${lens}/draft/dry-run`, { config: { facets }, address: '' });
   expect([status, body.errors.map((one: { pointer: string }) => one.pointer)]).toEqual([422, ['/config/facets/8']]);
 });
 
-test('a page is told once what stays the same, and then what a choice changes alone', async () => {
+test('a page is sent once what stays the same, and then what a choice changes alone', async () => {
   type Page = { known: string; settings?: Settings; frame?: Frame; answer: CompactAnswer };
   const page = async (known: string, address: string) =>
     (await server.ask('GET', `${lens}/listing/${known}?${address}`)).body as Page;

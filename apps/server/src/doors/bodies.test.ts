@@ -89,7 +89,7 @@ test('the same in writes', async () => {
     ['POST', '/api/v1/lenses/%00/releases', {}],
     ['POST', '/api/v1/lenses/body/releases/2147483648/restore', undefined],
     ['POST', '/api/v1/lenses/body/releases/99999999999999999999/restore', undefined],
-    ['POST', '/api/v1/lenses/%00/draft/trial', { config: {}, address: '' }],
+    ['POST', '/api/v1/lenses/%00/draft/dry-run', { config: {}, address: '' }],
   ] as const) {
     const { status } = await server.ask(method, path, body);
     expect([path, status]).toEqual([path, 404]);

@@ -29,7 +29,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}/draft',
     '/api/v1/lenses/{slug}/draft/results',
     '/api/v1/lenses/{slug}/draft/terms/{facet}',
-    '/api/v1/lenses/{slug}/draft/trial',
+    '/api/v1/lenses/{slug}/draft/dry-run',
     '/api/v1/lenses/{slug}/draft/why/{postId}',
     '/api/v1/lenses/{slug}/listing',
     '/api/v1/lenses/{slug}/listing/{known}',
@@ -52,7 +52,7 @@ test('the tables are what the entities say', async () => {
   expect(drift.upQueries.map((query) => query.query)).toEqual([]);
 });
 
-test('the schema of a lens is served, and what is not there is told as a problem', async () => {
+test('the schema of a lens is served, and what is not there is reported as a problem', async () => {
   expect(
     (await server.ask('GET', '/api/v1/schemas/lens.json')).body.properties.facets.items.oneOf.length,
   ).toBeGreaterThan(3);

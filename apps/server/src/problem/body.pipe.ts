@@ -1,7 +1,7 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { Problem, type FieldProblem } from './problem.js';
 
-/** Checks every body by its class. Unknown fields are refused; each bad field is told by a JSON pointer. */
+/** Checks every body by its class. Unknown fields are refused; each bad field is named by a JSON pointer. */
 export const bodyPipe = new (class BodyPipe extends ValidationPipe {
   override async transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
     if (metadata.type === 'body' && (typeof value !== 'object' || value === null || Array.isArray(value))) {

@@ -4,7 +4,7 @@ import type { FastifyReply } from 'fastify';
 import { refusalOfDatabase } from '../database/outage.js';
 import { Problem, type FieldProblem } from './problem.js';
 
-/** Writes every error as `application/problem+json`. What nobody foresaw is logged and told without its insides. */
+/** Writes every error as `application/problem+json`. What nobody foresaw is logged and reported without its insides. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
   readonly #log = new Logger('Problem');

@@ -5,7 +5,7 @@ import { useSWRConfig } from 'swr';
 import { api, useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { Failed, Loading } from '../shared/states.js';
-import { trialsFor, type Trials } from '../trial/trials.js';
+import { dryRunsFor, type DryRuns } from '../dry-run/dry-runs.js';
 import { AddressStrip } from './address-strip.js';
 import { BenchBar } from './bench-bar.js';
 import { useFacetClicks, useUndoKeys } from './bench-keys.js';
@@ -51,15 +51,15 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const [pageState, setPageState] = useState<DeskState>('live');
   const { saves, onSaved } = useSaves();
   const { saving, saver } = useSaving(slug, lens, loaded, onSaved);
-  const trials = useTrials(slug, source);
+  const dryRuns = useDryRuns(slug, source);
   const shown = pageState === 'plain' ? 'live' : pageState;
-  const { trial, problem, retry } = usePreview(trials, lens, address, frame, shown, go);
+  const { dryRun, problem, retry } = usePreview(dryRuns, lens, address, frame, shown, go);
   const hues = huesOf(lens.facets);
   const facet = lens.facets.find((one) => one.key === focus);
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
   const onFocus = (key: string | null) => dispatch({ type: 'focus', key });
 
-  useFacetClicks(frame, trial !== null, onFocus);
+  useFacetClicks(frame, dryRun !== null, onFocus);
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
     () => dispatch({ type: 'redo' }),
@@ -73,11 +73,11 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const publish = async () => {
     if (await saver.flush()) await navigate(`/lenses/${slug}/publish`);
   };
-  const parts = { lens, source, trial, hues, problem: refused, dispatch };
+  const parts = { lens, source, dryRun, hues, problem: refused, dispatch };
   return (
     <div className="flex h-full min-w-[1024px] flex-col">
       <BenchBar {...{ loaded, source, state, saving, dispatch }} onPublish={() => void publish()} />
-      <AddressStrip {...{ lens, address, hues, focus, onFocus }} answer={trial?.answer} onGo={go} />
+      <AddressStrip {...{ lens, address, hues, focus, onFocus }} answer={dryRun?.answer} onGo={go} />
       {saving.at === 'overtaken' && (
         <Overtaken
           onTheirs={() => void takeTheirs()}
@@ -102,7 +102,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             {...{ stage, frame, layout }}
             focus={facet.key}
             hue={hues.get(facet.key)!}
-            trial={trial}
+            dryRun={dryRun}
             rows={lens.facets.length}
           />
         )}
@@ -136,10 +136,10 @@ function useSaves(): { saves: number; onSaved: () => void } {
 }
 
 /** Whoever tries the lens out, for as long as the Bench is open and the source stays as it is. */
-function useTrials(slug: string, { slug: source, posts, updatedAt }: SourceView): Trials {
-  const trials = useMemo(() => trialsFor(slug, { slug: source, posts, updatedAt }), [slug, source, posts, updatedAt]);
-  useEffect(() => () => trials.stop(), [trials]);
-  return trials;
+function useDryRuns(slug: string, { slug: source, posts, updatedAt }: SourceView): DryRuns {
+  const dryRuns = useMemo(() => dryRunsFor(slug, { slug: source, posts, updatedAt }), [slug, source, posts, updatedAt]);
+  useEffect(() => () => dryRuns.stop(), [dryRuns]);
+  return dryRuns;
 }
 
 function NoAnswer({ words, retry }: { words: string; retry: () => void }) {

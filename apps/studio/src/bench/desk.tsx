@@ -196,7 +196,7 @@ function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
   );
 }
 
-/** The address a form leads to: the server puts what was sent as all addresses are, and sends its asker there. */
+/** The address a form leads to: the server puts what was sent as all addresses are, and sends its client there. */
 async function whereSent(path: string, form: string): Promise<string> {
   try {
     return new URL((await fetch(`${path}?${form}`)).url).search.replace(/^\?/, '');

@@ -5,7 +5,7 @@ import { ResultsWiring } from './results-wiring.js';
 import { Wiring } from './wiring.js';
 
 /** The settings of what is in hand: a facet, or else the results. */
-export function Hand({ lens, source, trial, hues, problem, dispatch, facet }: BenchParts & { facet?: Facet }) {
+export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet }: BenchParts & { facet?: Facet }) {
   return (
     <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
       {facet ? (
@@ -17,7 +17,7 @@ export function Hand({ lens, source, trial, hues, problem, dispatch, facet }: Be
           lens={lens}
           facet={facet}
           hue={hues.get(facet.key)!}
-          trial={trial}
+          dryRun={dryRun}
           problem={problem}
           onEdit={(next, topic, focus) =>
             dispatch({

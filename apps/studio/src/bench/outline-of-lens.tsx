@@ -4,12 +4,12 @@ import type { BenchParts } from './parts.js';
 
 /** The outline of the lens on the Bench, and what is done to its parts there. */
 export function OutlineOfLens(props: BenchParts & { focus: string | null }) {
-  const { lens, source, trial, hues, problem, dispatch, focus } = props;
+  const { lens, source, dryRun, hues, problem, dispatch, focus } = props;
   return (
     <Outline
       lens={lens}
       fields={source.fields}
-      answer={trial?.answer}
+      answer={dryRun?.answer}
       hues={hues}
       focus={focus}
       problem={problem}

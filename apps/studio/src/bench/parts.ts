@@ -1,5 +1,5 @@
 import type { ApiProblem, SourceView } from '@ivy/client';
-import type { Lens, Trial } from '@ivy/core';
+import type { Lens, DryRun } from '@ivy/core';
 import type { Dispatch } from 'react';
 import type { BenchAction } from './bench-state.js';
 
@@ -7,7 +7,7 @@ import type { BenchAction } from './bench-state.js';
 export interface BenchParts {
   lens: Lens;
   source: SourceView;
-  trial: Trial | null;
+  dryRun: DryRun | null;
   hues: ReadonlyMap<string, number>;
   /** What settings were refused for. */
   problem: ApiProblem | null;

@@ -5,8 +5,8 @@ import type { WiringProps } from './kinds/kind-desk.js';
 type Props = WiringProps<Extract<Facet, RangeConfig>>;
 
 /** What a range spans, and where its posts are. */
-export function RangeWiring({ facet, trial }: Props) {
-  const answer = trial?.answer.facets.find((one) => one.key === facet.key);
+export function RangeWiring({ facet, dryRun }: Props) {
+  const answer = dryRun?.answer.facets.find((one) => one.key === facet.key);
   const found = answer && 'buckets' in answer ? answer : undefined;
   const buckets: readonly { from: string | number; count: number }[] = found?.buckets ?? [];
   const most = Math.max(1, ...buckets.map((bucket) => bucket.count));

@@ -6,7 +6,7 @@ import { AnyAll, Row } from './wiring-parts.js';
 type Props = WiringProps<Extract<Facet, { weights: object }>>;
 
 /** The settings of a search: where it looks, and whether all words must be there. */
-export function SearchWiring({ facet, fields, trial, onChange }: Props) {
+export function SearchWiring({ facet, fields, dryRun, onChange }: Props) {
   const terms = fields.filter((field) => field.type === 'terms');
   const flip = (key: string) => {
     const next = facet.fields.includes(key) ? facet.fields.filter((one) => one !== key) : [...facet.fields, key];
@@ -39,7 +39,7 @@ export function SearchWiring({ facet, fields, trial, onChange }: Props) {
           <AnyAll
             value={facet.words}
             noun="words"
-            effect={trial?.effects[facet.key]}
+            effect={dryRun?.effects[facet.key]}
             onPick={(words) => onChange({ words })}
           />
         </Row>

@@ -10,8 +10,8 @@ type Listed = Extract<Facet, { labels: object }>;
 type Props = WiringProps<Facets>;
 
 /** The settings of a facet whose choices are terms. */
-export function TermWiring({ source, lens, facet, field, trial, onEdit, onChange }: Props) {
-  const answer = trial?.answer.facets.find((one) => one.key === facet.key);
+export function TermWiring({ source, lens, facet, field, dryRun, onEdit, onChange }: Props) {
+  const answer = dryRun?.answer.facets.find((one) => one.key === facet.key);
   const chosen =
     !answer || !('options' in answer)
       ? []
@@ -27,7 +27,7 @@ export function TermWiring({ source, lens, facet, field, trial, onEdit, onChange
             <AnyAll
               value={facet.match}
               noun="ticked"
-              effect={trial?.effects[facet.key]}
+              effect={dryRun?.effects[facet.key]}
               onPick={(match) => onChange({ match })}
             />
           )}

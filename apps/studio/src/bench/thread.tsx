@@ -1,4 +1,4 @@
-import type { Trial } from '@ivy/core';
+import type { DryRun } from '@ivy/core';
 import { useEffect, useState, type RefObject } from 'react';
 import { hueAttribute, Seed } from '../shared/seed.js';
 
@@ -17,13 +17,13 @@ interface Props {
   /** Changes whenever the page lies elsewhere. */
   layout: number;
   /** What the page shows. */
-  trial: Trial | null;
+  dryRun: DryRun | null;
   /** How many rows the outline has. */
   rows: number;
 }
 
 /** Joins the facet in hand: from its row in the outline to corner brackets round it on the live page. */
-export function Thread({ stage, frame, focus, hue, layout, trial, rows }: Props) {
+export function Thread({ stage, frame, focus, hue, layout, dryRun, rows }: Props) {
   const [line, setLine] = useState<Line | null>(null);
   useEffect(() => {
     let asked = 0;
@@ -46,9 +46,9 @@ export function Thread({ stage, frame, focus, hue, layout, trial, rows }: Props)
       outline?.removeEventListener('scroll', draw);
       removeEventListener('resize', draw);
     };
-  }, [stage, frame, focus, layout, trial, rows]);
+  }, [stage, frame, focus, layout, dryRun, rows]);
 
-  const ready = trial?.answer.facets.some((one) => one.key === focus) ?? false;
+  const ready = dryRun?.answer.facets.some((one) => one.key === focus) ?? false;
   useEffect(() => {
     const facet = frame.current?.contentDocument?.querySelector(`[data-facet="${CSS.escape(focus)}"]`);
     facet?.scrollIntoView({ block: 'nearest' });

@@ -1,10 +1,10 @@
-import type { Lens, Trial } from '@ivy/core';
+import type { Lens, DryRun } from '@ivy/core';
 import type { PageState, ToPreview } from '@ivy/runtime';
 import { act, useRef } from 'react';
 import { lensOf } from '../../test/lens-of.js';
 import { OnPage } from '../../test/on-page.js';
 import { ApiProblem } from '@ivy/client';
-import type { Trials } from '../trial/trials.js';
+import type { DryRuns } from '../dry-run/dry-runs.js';
 import { usePreview } from './use-preview.js';
 
 const page = new OnPage();
@@ -13,7 +13,7 @@ let told: ToPreview[];
 /** Where the Bench went for a visitor. */
 let went: [address: string, how: string][];
 /** What was tried, with what became of it. */
-let tried: { lens: Lens; address: string; signal: AbortSignal; done: (t: Trial) => void; fail: (e: Error) => void }[];
+let tried: { lens: Lens; address: string; signal: AbortSignal; done: (t: DryRun) => void; fail: (e: Error) => void }[];
 
 beforeEach(() => {
   page.open();
@@ -21,7 +21,7 @@ beforeEach(() => {
 });
 afterEach(() => page.close());
 
-const trials: Trials = {
+const dryRuns: DryRuns = {
   run: (lens, address, signal) =>
     new Promise((done, fail) => {
       tried.push({ lens, address, signal, done, fail });
@@ -29,13 +29,13 @@ const trials: Trials = {
   stop: () => {},
 };
 const onWent = (address: string, how: string) => went.push([address, how]);
-const trialOf = (total: number) => ({ answer: { total } }) as Trial;
+const dryRunOf = (total: number) => ({ answer: { total } }) as DryRun;
 const lensCalled = (label: string) => lensOf({ facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind', label }] });
 const first = lensCalled('Kind');
 
 function Bench({ lens, address, state }: { lens: Lens; address: string; state: PageState }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { trial, problem, retry } = usePreview(trials, lens, address, frame, state, onWent);
+  const { dryRun, problem, retry } = usePreview(dryRuns, lens, address, frame, state, onWent);
   return (
     <>
       <iframe
@@ -45,7 +45,7 @@ function Bench({ lens, address, state }: { lens: Lens; address: string; state: P
           if (element?.contentWindow) element.contentWindow.postMessage = (message: ToPreview) => told.push(message);
         }}
       />
-      <p>{trial ? String(trial.answer.total) : 'nothing yet'}</p>
+      <p>{dryRun ? String(dryRun.answer.total) : 'nothing yet'}</p>
       <p>{problem?.message ?? 'no problem'}</p>
       <button type="button" onClick={retry}>
         Try again
@@ -77,8 +77,8 @@ test('the page is answered with the lens as it stands', async () => {
   draw();
   await say({ ivy: 'ask', id: 1, address: '' });
   expect(tried[0]).toMatchObject({ lens: first, address: '' });
-  await settle(() => tried[0]!.done(trialOf(480)));
-  expect(told).toEqual([{ ivy: 'reply', id: 1, reply: trialOf(480) }]);
+  await settle(() => tried[0]!.done(dryRunOf(480)));
+  expect(told).toEqual([{ ivy: 'reply', id: 1, reply: dryRunOf(480) }]);
   expect(words()).toEqual(['480', 'no problem']);
 });
 
@@ -129,14 +129,14 @@ test('a question that was overtaken is given up, and what comes of it is not sho
   expect(tried.map((one) => one.signal.aborted)).toEqual([true, false]);
   await settle(() => tried[0]!.fail(new DOMException('Overtaken', 'AbortError')));
   expect(told).toEqual([]);
-  await settle(() => tried[1]!.done(trialOf(107)));
+  await settle(() => tried[1]!.done(dryRunOf(107)));
   expect(words()).toEqual(['107', 'no problem']);
 });
 
 test('a failure is told to the page and on the Bench, which keeps the last answer; to try again heals it', async () => {
   draw();
   await say({ ivy: 'ask', id: 1, address: '' });
-  await settle(() => tried[0]!.done(trialOf(480)));
+  await settle(() => tried[0]!.done(dryRunOf(480)));
   await say({ ivy: 'ask', id: 2, address: '' });
   await settle(() => tried[1]!.fail(new Error('The server does not answer.')));
   expect(told.at(-1)).toEqual({ ivy: 'failed', id: 2 });
@@ -144,11 +144,11 @@ test('a failure is told to the page and on the Bench, which keeps the last answe
   page.press('Try again');
   expect(told.at(-1)).toEqual({ ivy: 'go', address: '' });
   await say({ ivy: 'ask', id: 3, address: '' });
-  await settle(() => tried[2]!.done(trialOf(480)));
+  await settle(() => tried[2]!.done(dryRunOf(480)));
   expect(words()).toEqual(['480', 'no problem']);
 });
 
-test('settings that can’t work leave the page as it is: they are told beside the settings', async () => {
+test('settings that can’t work leave the page as it is: they are reported beside the settings', async () => {
   draw();
   await say({ ivy: 'ask', id: 1, address: '' });
   await settle(() => tried[0]!.fail(new ApiProblem(422, 'bad-config', 'It can’t work.', [])));

@@ -1,29 +1,29 @@
-import type { Lens, Trial } from '@ivy/core';
+import type { Lens, DryRun } from '@ivy/core';
 import type { FromPreview, PageState, ToPreview } from '@ivy/runtime';
 import { useCallback, useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { ApiProblem } from '@ivy/client';
-import type { Trials } from '../trial/trials.js';
+import type { DryRuns } from '../dry-run/dry-runs.js';
 
 /** The newest answer on the Bench, or why there is none. */
 export interface PreviewState {
-  trial: Trial | null;
+  dryRun: DryRun | null;
   problem: Error | null;
 }
 
 /**
  * Answers the preview's questions with the lens as it stands this moment, saved or not, and tells it when the lens
  * or the address changes.
- * @param onWent  told the address a visitor went to in the preview
+ * @param onWent  called with the address a visitor went to in the preview
  */
 export function usePreview(
-  trials: Trials,
+  dryRuns: DryRuns,
   lens: Lens,
   address: string,
   frame: RefObject<HTMLIFrameElement | null>,
   state: PageState,
   onWent: (address: string, how: 'push' | 'replace') => void,
 ): PreviewState & { retry: () => void } {
-  const [answered, setState] = useState<PreviewState>({ trial: null, problem: null });
+  const [answered, setState] = useState<PreviewState>({ dryRun: null, problem: null });
   const shown = useRef<string | null>(null);
   const running = useRef<AbortController>(undefined);
 
@@ -44,13 +44,13 @@ export function usePreview(
     running.current?.abort();
     const { signal } = (running.current = new AbortController());
     try {
-      const trial = await trials.run(lens, asked, signal);
-      setState({ trial, problem: null });
-      say({ ivy: 'reply', id, reply: trial });
+      const dryRun = await dryRuns.run(lens, asked, signal);
+      setState({ dryRun, problem: null });
+      say({ ivy: 'reply', id, reply: dryRun });
     } catch (error) {
       if (signal.aborted) return;
-      setState((before) => ({ trial: before.trial, problem: error as Error }));
-      // settings that can't work are told beside them; the page keeps what it has
+      setState((before) => ({ dryRun: before.dryRun, problem: error as Error }));
+      // settings that can't work are reported beside them; the page keeps what it has
       if (!(error instanceof ApiProblem && error.status === 422)) say({ ivy: 'failed', id });
     }
   });

@@ -5,7 +5,7 @@ import { DraftSaver, type Saving } from './draft-saver.js';
 
 /**
  * Saves the draft in the background for as long as the Bench is open.
- * @param onSaved  told after each save; of later ones than the first given, none is heard
+ * @param onSaved  called after each save; of later ones than the first given, none is heard
  */
 export function useSaving(
   slug: string,

@@ -1,4 +1,4 @@
-import type { FieldDescription, Lens, Trial } from '@ivy/core';
+import type { FieldDescription, Lens, DryRun } from '@ivy/core';
 import { BesideServer } from '../../test/beside-server.js';
 import { lensOf } from '../../test/lens-of.js';
 import { ApiProblem } from '@ivy/client';
@@ -32,7 +32,7 @@ interface Asked {
 }
 
 /** Draws the wiring of the first facet of a lens, and keeps what it asks for. */
-async function drawn(config: object, more: { trial?: object; problem?: ApiProblem } = {}): Promise<Asked> {
+async function drawn(config: object, more: { dryRun?: object; problem?: ApiProblem } = {}): Promise<Asked> {
   const lens = lensOf(config);
   const asked: Asked = { lenses: [], topics: [], focuses: [], done: [] };
   page.answer('GET /sources/notes/terms/habitat', [mud, dune]);
@@ -44,7 +44,7 @@ async function drawn(config: object, more: { trial?: object; problem?: ApiProble
       lens={lens}
       facet={lens.facets[0]!}
       hue={1}
-      trial={(more.trial as Trial | undefined) ?? null}
+      dryRun={(more.dryRun as DryRun | undefined) ?? null}
       problem={more.problem ?? null}
       onEdit={(next, topic, focus) => {
         asked.lenses.push(next);
@@ -64,7 +64,7 @@ const place = { key: 'place', kind: 'tree', field: 'place', aliases: ['where'] }
 
 test('a facet is read from top to bottom: its field, its way, how it matches, its terms and its address', async () => {
   const effects = { habitat: { any: 1204, all: 7 } };
-  await drawn({ facets: [habitat] }, { trial: { answer: { facets: [] }, effects } });
+  await drawn({ facets: [habitat] }, { dryRun: { answer: { facets: [] }, effects } });
   expect(page.texts('h2, h3')).toEqual([
     'The habitat',
     'Reads',
@@ -208,8 +208,8 @@ test('a range is shown by where its posts are, under all other facets', async ()
     ...{ key: 'minutes', bounds: { from: 5, to: 1200 } },
     buckets: [4, 0, 100, 1].map((count, i) => ({ from: i * 300, count })),
   };
-  const trial = { answer: { facets: [answered] }, effects: {} };
-  await drawn({ facets: [{ key: 'minutes', kind: 'number-range', field: 'minutes' }] }, { trial });
+  const dryRun = { answer: { facets: [answered] }, effects: {} };
+  await drawn({ facets: [{ key: 'minutes', kind: 'number-range', field: 'minutes' }] }, { dryRun });
   const heights = [...page.element.querySelectorAll<HTMLElement>('.items-end > span')].map((bar) => bar.style.height);
   // the lowest can still be seen, and none is none
   expect(heights).toEqual(['4%', '0%', '100%', '3%']);
@@ -218,8 +218,8 @@ test('a range is shown by where its posts are, under all other facets', async ()
 });
 
 test('a range that no post has a value in says so', async () => {
-  const trial = { answer: { facets: [{ key: 'day', bounds: null, buckets: [] }] }, effects: {} };
-  await drawn({ facets: [{ key: 'day', kind: 'date-range', field: 'day' }] }, { trial });
+  const dryRun = { answer: { facets: [{ key: 'day', bounds: null, buckets: [] }] }, effects: {} };
+  await drawn({ facets: [{ key: 'day', kind: 'date-range', field: 'day' }] }, { dryRun });
   expect(page.words).toContain('No post that passes the others has a value here.');
 });
 

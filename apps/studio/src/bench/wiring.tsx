@@ -6,7 +6,7 @@ import {
   type FacetKind,
   type FieldDescription,
   type Lens,
-  type Trial,
+  type DryRun,
 } from '@ivy/core';
 import { Copy, Trash2, TriangleAlert, X } from 'lucide-react';
 import { useState } from 'react';
@@ -25,7 +25,7 @@ interface Props {
   lens: Lens;
   facet: Facet;
   hue: number;
-  trial: Trial | null;
+  dryRun: DryRun | null;
   problem: ApiProblem | null;
   onEdit: (lens: Lens, topic?: string, focus?: string) => void;
   onRemove: () => void;
@@ -40,7 +40,7 @@ export function Wiring({
   lens,
   facet,
   hue,
-  trial,
+  dryRun,
   problem,
   onEdit,
   onRemove,
@@ -108,7 +108,7 @@ export function Wiring({
           lens={lens}
           facet={facet}
           field={field}
-          trial={trial}
+          dryRun={dryRun}
           onEdit={onEdit}
           onChange={change}
         />

@@ -12,7 +12,7 @@ const askEvery = 300;
 /**
  * Brings a file in as a new source.
  * @param signal  gives it up wherever it is; nothing of it is kept then
- * @param told    told how far it is, whenever that changes
+ * @param told    called with how far it is, whenever that changes
  * @throws ApiProblem with what is wrong about the file, Unreachable, or the AbortError of `signal`
  */
 export async function bringIn(

@@ -55,7 +55,7 @@ test('without a source it says how one comes to be', async () => {
   expect(page.words).toContain('The first file you drop becomes one.');
 });
 
-test('a server that does not answer is told of, and asked again', async () => {
+test('a server that does not answer is reported, and asked again', async () => {
   await drawn();
   expect(page.texts('[role=alert]')[0]).toContain('The server does not answer');
   sources([notes]);
@@ -66,7 +66,7 @@ test('a server that does not answer is told of, and asked again', async () => {
 });
 
 const job = { id: 'j1', state: 'running', waits: 0, done: 0, total: 0, rate: 0 };
-/** What is told of the job when it is asked for next. */
+/** The job as it is when it is asked for next. */
 const told = (change: object) => page.answer('GET /jobs/j1', { ...job, ...change });
 /** The job is asked for again after a while. */
 const later = () => act(() => new Promise((done) => setTimeout(done, 350)));

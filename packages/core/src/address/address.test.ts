@@ -63,7 +63,7 @@ test('reading undoes writing', () => {
   );
 });
 
-test('an address with a choice lifted is that of the first page without it', () => {
+test('an address without a choice is that of the first page without it', () => {
   fc.assert(
     fc.property(asked, ({ query }) => {
       const written = new AddressWriter(query);

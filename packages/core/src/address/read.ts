@@ -22,7 +22,7 @@ export interface AddressReading {
  * Reads an address into a query. Never throws: what can't be read is dropped and noted, and the rest applies.
  * @param address  the page's whole query string, with or without `?`
  * @param index    where terms and posts are looked up
- * @param now      milliseconds: the moment "today" is told by, in the lens's zone
+ * @param now      milliseconds: the moment that "today" follows from, in the lens's zone
  */
 export function readAddress(address: string, lens: Lens, index: PostIndex, now: number): AddressReading {
   const notices: Notice[] = [];

@@ -31,7 +31,7 @@ export class AddressWriter {
     this.whole = joined(this.#written(-1), page > 1 ? parameter(lens, lens.address.page, String(page)) : '');
   }
 
-  /** The address with the choice in a facet lifted, which leads to the first page. */
+  /** The address without the choice in a facet, which leads to the first page. */
   without(facet: Facet): string {
     if (kindOf(facet).finding) {
       // a sort that differs from that of a search may be the default without one
@@ -41,11 +41,11 @@ export class AddressWriter {
     return this.#written(this.#query.lens.facets.indexOf(facet));
   }
 
-  #written(lifted: number): string {
+  #written(without: number): string {
     const { lens } = this.#query;
     let address = '';
     for (let i = 0; i < this.#choices.length; i++) {
-      address = joined(address, i === lifted ? choice(lens, lens.facets[i]!, undefined) : this.#choices[i]!);
+      address = joined(address, i === without ? choice(lens, lens.facets[i]!, undefined) : this.#choices[i]!);
     }
     return joined(address, this.#sort);
   }

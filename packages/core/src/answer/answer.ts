@@ -150,7 +150,7 @@ function clamped(asked: number, page: number): Notice {
   return { code: 'page-clamped', value: String(asked), text: `There is no page ${asked}, so page ${page} is shown.` };
 }
 
-/** The nearest ways out of an empty answer: each active facet lifted alone, most results first. */
+/** The nearest ways out of an empty answer: each active facet left out alone, most results first. */
 function waysOut(written: AddressWriter, { active, combined }: Passed): Way[] {
   const ways: Way[] = [];
   for (let i = 0; i < active.length; i++) {

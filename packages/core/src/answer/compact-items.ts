@@ -10,7 +10,7 @@ import { Lru } from '../engine/base/lru.js';
 /** What of a lens every compact item is made by. */
 export interface CompactItemPlan {
   fields: { key: string; read: (post: number) => CompactValue | undefined }[];
-  /** Fields whose terms are told by their numbers. */
+  /** Fields whose terms are given by their numbers. */
   numbered: string[];
   /** Place of the field of titles among the fields; -1 where it is not there. */
   titleAt: number;
@@ -30,7 +30,7 @@ export function compactItemPlan(index: PostIndex, items: ItemPlan): CompactItemP
   return { fields, numbered, titleAt, kept: new Lru(itemsKept) };
 }
 
-/** Reads the terms of a post as numbers; null where a field has none, or too many to be told of once. */
+/** Reads the terms of a post as numbers; null where a field has none, or too many to be sent once. */
 function numbersOf(index: PostIndex, key: string): ((post: number) => number[] | undefined) | null {
   const values = index.valuesOf(key);
   const list = index.termList(key);

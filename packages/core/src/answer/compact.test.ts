@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { asked, field, lensOf } from '../../test/arbitrary.js';
 import { readAddress } from '../address/read.js';
 import { buildIndex } from '../engine/index/build.js';
-import { pageSettings } from '../trial/trial.js';
+import { pageSettings } from '../dry-run/dry-run.js';
 import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
 import { packCounts, unpackCounts } from '../model/compact.js';

@@ -26,7 +26,7 @@ export type CompactFacet = CompactCounts | CompactRange<string> | CompactRange<n
 /** An answer for a page that has its frame already: the same, without a word that it knows. */
 export type CompactAnswer = AnswerIn<CompactFacet, CompactItem>;
 
-/** What pages are told once of a lens on an index. */
+/** What pages are sent once of a lens on an index. */
 export function frameOf(index: PostIndex, lens: Lens): Frame {
   const plan = planOf(index, lens);
   const terms: Frame['terms'] = {};

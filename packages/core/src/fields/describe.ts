@@ -30,27 +30,27 @@ export function describeFields({ fields, posts, taxonomies }: Collection): Field
 
 /** Describes fields by posts that come one by one. */
 export class FieldDescriber {
-  readonly #tallies: readonly Tally[];
+  readonly #statistics: readonly FieldStatistics[];
 
   constructor(fields: readonly Field[]) {
-    this.#tallies = fields.map((field) => new Tally(field));
+    this.#statistics = fields.map((field) => new FieldStatistics(field));
   }
 
   add({ values }: Post): void {
-    for (const tally of this.#tallies) {
-      const value = own(values, tally.field.key);
-      if (value !== undefined) tally.add(value);
+    for (const counts of this.#statistics) {
+      const value = own(values, counts.field.key);
+      if (value !== undefined) counts.add(value);
     }
   }
 
   /** @param taxonomies  the terms of each field, whose labels are shown */
   describe(taxonomies: Readonly<Record<string, readonly Term[]>>): FieldDescription[] {
-    return this.#tallies.map((tally) => tally.describe(own(taxonomies, tally.field.key) ?? []));
+    return this.#statistics.map((counts) => counts.describe(own(taxonomies, counts.field.key) ?? []));
   }
 }
 
 /** What is counted of one field. */
-class Tally {
+class FieldStatistics {
   readonly #counts = new Map<string | number | boolean, number>();
   readonly #places: number[] | null;
   #filled = 0;

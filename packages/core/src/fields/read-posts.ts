@@ -28,7 +28,7 @@ export interface ReadPost {
   raw: RawRecord;
 }
 
-/** What is told of a reading when all its records were read. */
+/** What a reading reports when all its records were read. */
 export type ReadingEnd = Pick<PostReading, 'taxonomies' | 'rejected' | 'findings'> & { posts: number };
 
 /**

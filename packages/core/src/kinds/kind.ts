@@ -157,7 +157,7 @@ export interface FacetKind<F extends CommonConfig, A, S extends object = object>
   readonly misses: (index: PostIndex, locale: Locale, facet: F, selection: Selection) => Misses;
   /** What any choice in it would give. */
   readonly offered: (index: PostIndex, facet: F, plan: FacetPlan) => Offered;
-  /** Whether any and all can be told apart in it. */
+  /** Whether any and all can be distinguished in it. */
   readonly takesMatch: (facet: F) => boolean;
   /** The same facet with a setting changed; itself where it has no such setting. */
   readonly changed: (facet: F, change: SettingChange) => F;

@@ -9,7 +9,7 @@ import { plainField } from '../model/post.js';
 import { humanise } from '../text/slug.js';
 import { cardParts } from './card.js';
 import { checkLens } from './check.js';
-import { matchEffects } from '../trial/effects.js';
+import { matchEffects } from '../dry-run/effects.js';
 import { isLanguage, withKnownLocale } from './locale.js';
 import { proposeLens } from './propose.js';
 
@@ -39,7 +39,7 @@ test('a switch needs a yes/no field, a sort that exists, a zone that is known', 
   expect(pointers({ zone: 'Nowhere/Town' })).toEqual(['/zone']);
 });
 
-test('every problem of a config is told at once', () => {
+test('every problem of a config is reported at once', () => {
   const read = readLens({
     facets: [
       { key: 'A b', kind: 'checkboxes' },

@@ -42,7 +42,7 @@ export interface Bucket<V> {
   count: number;
 }
 
-/** A way out of an empty answer: what lifting one facet gives. */
+/** A way out of an empty answer: what leaving one facet out gives. */
 export interface Way {
   without: string;
   matched: number;

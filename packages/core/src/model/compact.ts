@@ -5,7 +5,7 @@ import type { Item, ItemValue } from './answer.js';
  * places, counts in the order of the options. Plain data, as it goes over a wire.
  */
 
-/** A term as it is told once: its slug and its label. */
+/** A term as it is sent once: its slug and its label. */
 export type FrameTerm = [slug: string, label: string];
 
 /** What the list of a facet's terms is called, where they are not those of a field. */
@@ -84,7 +84,7 @@ export function packCounts(size: number, countAt: (place: number) => number): nu
     zeros = 0;
     packed.push(count);
   }
-  // what is not told of at the end are zeros
+  // what is not reported at the end are zeros
   return packed;
 }
 

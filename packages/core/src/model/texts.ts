@@ -2,7 +2,7 @@ import { object, optional, text, type ObjectOf } from '../shape/shape.js';
 
 /**
  * The words a visitor reads, in English. `{n}` and other names in braces are filled in; where a text has forms by
- * number, `one|other` are told apart by `Intl.PluralRules`.
+ * number, `one|other` are distinguished by `Intl.PluralRules`.
  */
 export const englishTexts = {
   /** One form a plural category, parted by `|`: one|other. */

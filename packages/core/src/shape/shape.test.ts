@@ -28,7 +28,7 @@ test('a key such as __proto__ is plain data', () => {
   expect(read.ok && Object.keys(read.value)).toEqual(['__proto__']);
 });
 
-test('variants are told apart by their tag', () => {
+test('variants are distinguished by their tag', () => {
   const animal = variant('kind', { tern: object({ wings: whole(0, 2) }), eel: object({ way: choice('up', 'down') }) });
   expect(readShape(animal, { kind: 'eel', way: 'up' })).toEqual({ ok: true, value: { kind: 'eel', way: 'up' } });
   const wrong = readShape(animal, { kind: 'fox' });

@@ -179,7 +179,7 @@ export function object<P extends Parts>(parts: P): Shape<ObjectOf<P>> & { parts:
   };
 }
 
-/** One of several objects, told apart by the text in `tag`. */
+/** One of several objects, distinguished by the text in `tag`. */
 export function variant<Tag extends string, V extends Record<string, Shape<object>>>(
   tag: Tag,
   variants: V,

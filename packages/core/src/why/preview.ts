@@ -9,7 +9,7 @@ import type { Selection } from '../model/selection.js';
 
 /** What a lens would give with a setting changed. */
 export interface Preview {
-  /** Posts that match the same choices; a choice the facet could not offer any more is lifted. */
+  /** Posts that match the same choices; a choice the facet could not offer any more is left out. */
   matched: number;
   /** Posts of the scope that some choice in the facet would give. */
   reached: number;

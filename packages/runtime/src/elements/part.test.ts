@@ -112,7 +112,7 @@ test('an element that is moved keeps its listing', async () => {
   expect(element.textContent).toContain('7 posts');
 });
 
-test('a choice and its answer are told of by events that bubble', async () => {
+test('a choice and its answer are reported by events that bubble', async () => {
   const element = put('ivy-count', { name: 'walks' }) as HTMLElement & { query: unknown };
   await asked[0]!.reply(7);
   const heard: string[] = [];

@@ -31,7 +31,7 @@ test('a store that is forbidden or full only forgets', () => {
   expect(readMarks('orrin').size).toBe(0);
 });
 
-test('a mark made in another tab is told from all else that is kept', () => {
+test('a mark made in another tab is distinguished from all else that is kept', () => {
   expect(isMarksChange(new StorageEvent('storage', { key: 'ivy-lens-marked:orrin' }), 'orrin')).toBe(true);
   expect(isMarksChange(new StorageEvent('storage', { key: 'ivy-lens-marked:orrin' }), 'others')).toBe(false);
 });

@@ -9,7 +9,7 @@ import type { Reply, Transport } from './transport.js';
 
 export type Status = 'loading' | 'ready' | 'failed';
 
-/** Told whenever there is something to draw: after a choice, an answer, or something else. */
+/** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
 
 /** Answers kept so that going back draws at once. */
@@ -183,7 +183,7 @@ export class Listing {
     this.#running?.abort();
     const running = (this.#running = new AbortController());
     this.waiting = true;
-    const before = this.#answers.get(this.#ownIn(address));
+    const before = this.#answers.get(address);
     if (before && (!keepChoices || this.settings?.address.apply === 'button')) this.#take(before);
     this.redraw();
     try {
@@ -216,10 +216,9 @@ export class Listing {
   }
 
   async #fetch(address: string, signal: AbortSignal): Promise<Reply> {
-    const own = this.#ownIn(address);
-    const reply = await this.transport.ask(own, signal);
-    // kept by what it was asked by; pressed, a button finds its answer here at once
-    if (!signal.aborted) this.#answers.put(own, reply);
+    const reply = await this.transport.ask(address, signal);
+    // pressed, a button finds its answer here at once
+    if (!signal.aborted) this.#answers.put(address, reply);
     return reply;
   }
 
@@ -261,7 +260,7 @@ export class Listing {
     return withForeign(this.bar.search, this.#own(choices), this.settings!.names);
   }
 
-  /** What of an address is this listing's; all of it until that is known. */
+  /** What of an address is this listing's, as far as it knows: with a later release that may be more. */
   #ownIn(address: string): string {
     const { settings } = this;
     if (!settings) return address;

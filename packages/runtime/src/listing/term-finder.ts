@@ -12,7 +12,7 @@ export class TermFinder {
 
   /**
    * @param ask    terms of a facet that hold a text; null where the answer holds them all
-   * @param onTold told when more is found
+   * @param onTold called when more is found
    */
   constructor(
     private readonly ask: (key: string, text: string, signal: AbortSignal) => Promise<FoundTerms> | null,

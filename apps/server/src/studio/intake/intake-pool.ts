@@ -14,7 +14,7 @@ const lanes = {
   large: { threads: 1, waiting: 20, megabytes: 1000, patience: 15 * 60_000 },
 } as const;
 
-/** Told where a file stands: how many are read before it, or how far its reading is. */
+/** Called with where a file stands: how many are read before it, or how far its reading is. */
 export interface IntakeWatcher {
   waits?: (before: number) => void;
   reads?: (progress: IntakeProgress) => void;

@@ -27,7 +27,7 @@ export interface IntakeTask {
   format: FileFormat | null;
   site: string | null;
   databaseUrl: string;
-  /** Told how far it is. */
+  /** Called with how far it is. */
   port: MessagePort | null;
 }
 
@@ -142,7 +142,7 @@ async function keepPosts(
     await inserting;
     if (rows.length === 0) return;
     inserting = insertPosts(client, sourceId, rows);
-    // that it failed is told by the next who waits for it
+    // that it failed is reported by the next who waits for it
     inserting.catch(() => {});
     [rows, bytes] = [[], 0];
     port?.postMessage({ done, total: records.length } satisfies IntakeProgress);

@@ -151,7 +151,7 @@ test('twenty files of one name at once become twenty sources', async () => {
   expect(new Set(replies.map(({ body }) => body.slug as string)).size).toBe(20);
 });
 
-test('a second file, too many settings, and a body that breaks off are told as what they are', async () => {
+test('a second file, too many settings, and a body that breaks off are reported as what they are', async () => {
   const form = new FormData();
   form.append('file', new Blob([notes]), 'a.csv');
   form.append('file', new Blob([notes]), 'b.csv');
@@ -219,7 +219,7 @@ test('a script in a link never comes in, however it is hidden', async () => {
   expect([kept.length, new Set(protocols)]).toEqual([11, new Set(['https:'])]);
 });
 
-test('with “respond-async” a file is told of as a job: it can be asked for, heard and waited for', async () => {
+test('with “respond-async” a file is reported as a job: it can be asked for, heard and waited for', async () => {
   const made = await server.upload(notes, 'async.csv', { slug: 'async' }, { prefer: 'respond-async' });
   const location = made.headers.get('location')!;
   expect([made.status, location]).toEqual([202, `/api/v1/jobs/${made.body.id}`]);
@@ -256,7 +256,7 @@ test('files wait for their turn and are told their place; one that is cancelled 
   const file = `id,title,kind\n${rows.join('\n')}`;
   const begin = (slug: string) => server.upload(file, `${slug}.csv`, { slug }, { prefer: 'respond-async' });
   const [first, second, third] = [await begin('first'), await begin('second'), await begin('third')];
-  // its place is told once the name it asks for was looked up
+  // its place is known once the name it asks for was looked up
   await wait(150);
   const places = await Promise.all(
     [second, third].map(

@@ -6,7 +6,7 @@ import { asProblem, problemBody, type ProblemBody } from '../../problem/problem.
 
 export type JobState = 'running' | 'done' | 'failed' | 'cancelled';
 
-/** Long work as it is told of. */
+/** Long work as it is reported. */
 export interface JobStatus {
   id: string;
   state: JobState;
@@ -21,7 +21,7 @@ export interface JobStatus {
   problem?: ProblemBody;
 }
 
-/** What work is told of and tells. */
+/** What work hears and reports. */
 export interface JobHandle {
   signal: AbortSignal;
   waits(before: number): void;
@@ -35,7 +35,7 @@ interface Job {
   changed: EventEmitter;
 }
 
-/** Finished jobs are told of for an hour, and no more than so many. */
+/** Finished jobs are reported for an hour, and no more than so many. */
 const keptFor = 3_600_000;
 const mostKept = 500;
 

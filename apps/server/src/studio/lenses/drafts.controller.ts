@@ -1,12 +1,12 @@
-import type { FoundTerms, Trial } from '@ivy/core';
+import type { FoundTerms, DryRun } from '@ivy/core';
 import { Body, Controller, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, IsTagged, Refuses, TakesPageQuery } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { findTermsOf, isFresh, pageQueryOf } from '../../delivery/results.controller.js';
 import { ResultsService, type Results } from '../../delivery/results.service.js';
-import { TrialBody } from './lens.bodies.js';
-import { TrialsService } from './trials.service.js';
+import { DryRunBody } from './lens.bodies.js';
+import { DryRunsService } from './dry-runs.service.js';
 
 /** Answers of drafts, and of configs that are not kept: for whoever works on a lens. */
 @ApiTags('results')
@@ -14,7 +14,7 @@ import { TrialsService } from './trials.service.js';
 export class DraftsController {
   constructor(
     private readonly service: ResultsService,
-    private readonly trials: TrialsService,
+    private readonly dryRuns: DryRunsService,
   ) {}
 
   @Get('results')
@@ -45,11 +45,11 @@ export class DraftsController {
     return findTermsOf(this.service, await this.service.ready(slug, 'draft', own), facet, address);
   }
 
-  @Post('trial')
+  @Post('dry-run')
   @HttpCode(200)
-  @Answers('Trial', { says: 'Settings, answer and effects of a config that is not kept.' })
+  @Answers('DryRun', { says: 'Settings, answer and effects of a config that is not kept.' })
   @Refuses({ 414: ['address-too-long'], 422: ['bad-config'] })
-  trial(@Param('slug') slug: string, @Body() body: TrialBody): Promise<Trial> {
-    return this.trials.answer(slug, body);
+  dryRun(@Param('slug') slug: string, @Body() body: DryRunBody): Promise<DryRun> {
+    return this.dryRuns.answer(slug, body);
   }
 }

@@ -36,7 +36,7 @@ export class DraftBody {
   config: object;
 }
 
-export class TrialBody extends DraftBody {
+export class DryRunBody extends DraftBody {
   @ApiProperty({ description: 'The query string to answer.' })
   @IsString()
   @MaxLength(8192)

@@ -6,13 +6,13 @@ import { DraftPageController } from './draft-page.controller.js';
 import { DraftsController } from './drafts.controller.js';
 import { LensesController } from './lenses.controller.js';
 import { LensesService } from './lenses.service.js';
-import { TrialsService } from './trials.service.js';
+import { DryRunsService } from './dry-runs.service.js';
 import { WhyController } from './why.controller.js';
 
 @Module({
   imports: [SharedModule, DeliveryModule, SourcesModule],
   controllers: [LensesController, DraftsController, DraftPageController, WhyController],
-  providers: [LensesService, TrialsService],
+  providers: [LensesService, DryRunsService],
   exports: [LensesService],
 })
 export class LensesModule {}

@@ -150,7 +150,7 @@ export class LensesService {
   }
 }
 
-/** Reads a config whole: every problem in it is told at once. */
+/** Reads a config whole: every problem in it is reported at once. */
 export function readConfig(config: object, fields: readonly Field[]): Lens {
   const read = readLens(config);
   const problems = read.ok ? checkLens(read.value, fields) : read.problems;

@@ -55,7 +55,7 @@ test('bodies are checked: bad fields, a source that is not there, a slug that is
   );
   expect((await server.ask('PUT', `${lens}/draft`, { config: 'x' }, { 'if-match': '1' })).status).toBe(400);
   expect((await server.ask('POST', `${lens}/releases`, { note: 5 })).status).toBe(400);
-  expect((await server.ask('POST', `${lens}/draft/trial`, { config: {}, address: 7 })).status).toBe(400);
+  expect((await server.ask('POST', `${lens}/draft/dry-run`, { config: {}, address: 7 })).status).toBe(400);
 });
 
 test('a config that can’t work is refused whole, each problem pointed at', async () => {

@@ -48,7 +48,7 @@ export class SourcesController {
     },
   })
   @Answers('SourceView', { status: 201 })
-  @ApiHeader({ name: 'Prefer', required: false, description: '`respond-async`: the work is told of as a job.' })
+  @ApiHeader({ name: 'Prefer', required: false, description: '`respond-async`: the work is reported as a job.' })
   @Answers('JobStatus', { status: 202, says: 'It is being read: `Location` tells where to ask how far it is.' })
   @Refuses({
     400: ['no-file', 'broken-upload', 'too-many-parts'],

@@ -43,7 +43,7 @@ export class SourcesService {
 
   /**
    * Brings a file in as a new source: everything in one transaction, or nothing.
-   * @param watcher  told where it stands
+   * @param watcher  called with where it stands
    */
   async bringIn(intake: Intake, signal = new AbortController().signal, watcher: IntakeWatcher = {}): Promise<Source> {
     const { path, size, fileName, slug = null, format = null, site = null } = intake;

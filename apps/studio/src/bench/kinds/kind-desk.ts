@@ -1,4 +1,4 @@
-import type { Facet, FieldDescription, Lens, Trial } from '@ivy/core';
+import type { Facet, FieldDescription, Lens, DryRun } from '@ivy/core';
 import type { ComponentType, ReactNode } from 'react';
 
 /** What a wiring is given. */
@@ -10,7 +10,7 @@ export interface WiringProps<F extends Facet = Facet> {
   facet: F;
   /** The first field it reads. */
   field: FieldDescription | undefined;
-  trial: Trial | null;
+  dryRun: DryRun | null;
   onEdit: (lens: Lens, topic?: string) => void;
   onChange: (patch: Partial<Facet>, topic?: string) => void;
 }

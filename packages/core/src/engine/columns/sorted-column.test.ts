@@ -49,7 +49,7 @@ test.each(Object.entries(kinds))('posts with values that are %s are found betwee
 
 const count = (values: Float64Array) => values.filter(Number.isNaN).length;
 
-test('the values from the least to the greatest are told from those with gaps', () => {
+test('the values from the least to the greatest are distinguished from those with gaps', () => {
   const of = (...values: number[]) =>
     column(
       Float64Array.from({ length: size }, (_, p) => values[p] ?? NaN),
@@ -65,7 +65,7 @@ test('the values from the least to the greatest are told from those with gaps', 
 
 const whole = fc.option(fc.oneof(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -400, max: 400 })), { nil: null });
 
-test('whole numbers that lie close are told apart without being sorted, as they are when sorted', () => {
+test('whole numbers that lie close are distinguished without being sorted, as they are when sorted', () => {
   fc.assert(
     fc.property(fc.array(whole, { maxLength: 80 }), fc.boolean(), fc.boolean(), (given, isFalling, isOnArena) => {
       const all = isFalling ? given.sort((a, b) => (b ?? -1e9) - (a ?? -1e9)) : given;

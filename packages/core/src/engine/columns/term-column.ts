@@ -158,7 +158,7 @@ export function countTermsOf(column: TermColumn, posts: PostSet, arena: Arena | 
   const isAllSets = column.sets.every((one, t) => one !== null || column.sizes[t] === 0);
   if (!rows || (words < steps && isAllSets)) return countBySharing(column, posts, arena);
   const { list } = posts.listedIn(arena);
-  const countsOf = rowsAt && arena?.tally(list, rowsAt.values, rowsAt.starts, terms.length);
+  const countsOf = rowsAt && arena?.histogram(list, rowsAt.values, rowsAt.starts, terms.length);
   if (countsOf) return countsOf;
   const counts = Arena.zeros(arena, terms.length);
   if (rows.form === 'one') countOne(rows.values, list, counts);

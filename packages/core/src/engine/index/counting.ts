@@ -77,7 +77,7 @@ export class Counted {
     const { arena } = this.#scope;
     return this.#counts(column, (posts) => {
       const { list } = posts.listedIn(arena);
-      const countsOf = arena?.tally(list, column.ranksAt, -1, column.distinct.length);
+      const countsOf = arena?.histogram(list, column.ranksAt, -1, column.distinct.length);
       if (countsOf) return countsOf;
       const counts = Arena.zeros(arena, column.distinct.length);
       countOne(column.ranks, list, counts);

@@ -256,7 +256,7 @@ export class Arena {
    *                 below `size` are passed over
    * @returns scratch, `size` counts; null where it can't be done here
    */
-  tally(list: Uint32Array, numbers: number, starts: number, size: number): Uint32Array | null {
+  histogram(list: Uint32Array, numbers: number, starts: number, size: number): Uint32Array | null {
     const posts = this.#kernel && numbers >= 0 ? this.#placeOf(list) : -1;
     // one more than is asked for: what has no number is counted there
     const counts = posts < 0 ? -1 : this.#reserve(size + 1);
@@ -298,7 +298,7 @@ export class Arena {
   /**
    * The places of the counts that are not 0, ascending, as scratch; null where there is no kernel or no room, or where
    * the counts lie elsewhere. What lies after the counts is read with them: places past their end may follow.
-   * @param first  where among them to begin; places are told from there
+   * @param first  where among them to begin; places are counted from there
    */
   found(counts: Uint32Array, first = 0, size = counts.length): Uint32Array | null {
     const places = this.#kernel && counts.buffer === this.buffer ? this.#reserve(size + 4) : -1;

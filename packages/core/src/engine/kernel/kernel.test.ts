@@ -82,10 +82,10 @@ test('posts are listed, and counted by the numbers they have, as the plain loops
         const list = arena.list(a, countBits(a))!;
         expect([...list]).toEqual([...listBits(a)]);
         arena.during(() => arena.take(300)!.fill(9));
-        const ones = arena.tally(list, arena.placed(one), -1, 7)!;
-        const several = arena.tally(listBits(a), arena.placed(many), starts.byteOffset, 7)!;
+        const ones = arena.histogram(list, arena.placed(one), -1, 7)!;
+        const several = arena.histogram(listBits(a), arena.placed(many), starts.byteOffset, 7)!;
         expect([[...ones], [...several]]).toEqual([expected.one, expected.many]);
-        expect(arena.tally(list, arena.placed(Uint16Array.from(one)), -1, 7)).toBeNull();
+        expect(arena.histogram(list, arena.placed(Uint16Array.from(one)), -1, 7)).toBeNull();
       });
     }),
     { numRuns: 30 },

@@ -3,7 +3,7 @@ import type { Arena } from '../kernel/arena.js';
 
 /**
  * The posts that pass all of some facets, and those that pass all but one. Smaller sets come first, so that most products
- * are of few posts or none. What is left of one facet lifted is made when it is asked for: not every facet asks.
+ * are of few posts or none. What is left with one facet left out is made when it is asked for: not every facet asks.
  */
 export class Combination {
   readonly all: PostSet;
@@ -14,7 +14,7 @@ export class Combination {
   readonly #before: (PostSet | null)[] = [null];
   /** Likewise of the sets from a place on, as far as they were asked for. */
   readonly #after: PostSet[] = [];
-  /** Whichever set is lifted, one of few posts is left, and to go on with that is less than to join sets of many. */
+  /** Whichever set is left out, one of few posts is left, and to go on with that is less than to join sets of many. */
   readonly #isFew: boolean;
   readonly #others: (PostSet | undefined)[] = [];
 
@@ -24,7 +24,7 @@ export class Combination {
    */
   constructor(scope: PostSet, passes: readonly PostSet[], arena: Arena | null) {
     const sets = passes.map((set, of): Passing => ({ set, of }));
-    // never lifted; of all posts it needs no AND
+    // never left out; of all posts it needs no AND
     if (scope.count < scope.size) sets.push({ set: scope, of: -1 });
     sortByCount(sets);
     let all: PostSet | null = null;
@@ -39,11 +39,11 @@ export class Combination {
   /** The posts that pass all facets but one. */
   leaveOneOut(of: number): PostSet {
     let others = this.#others[of];
-    if (!others) this.#others[of] = others = this.#lifted(of) ?? this.#scope;
+    if (!others) this.#others[of] = others = this.#leaveOneOut(of) ?? this.#scope;
     return others;
   }
 
-  #lifted(of: number): PostSet | null {
+  #leaveOneOut(of: number): PostSet | null {
     let at = 0;
     while (this.#sets[at]!.of !== of) at++;
     let rest = this.#before[at] ?? null;

@@ -164,7 +164,7 @@ export function* reweigh(text: TextIndex, fieldWeights: readonly number[]): Step
   return { vocabulary, starts, posts, weights, lengths, tokenStarts, tokens, ...means(lengths), fieldWeights };
 }
 
-/** What is told of an index by the lengths of its posts. */
+/** What the lengths of its posts say of an index. */
 export function means(lengths: Float32Array): Pick<TextIndex, 'size' | 'meanLength'> {
   let sum = 0;
   for (const length of lengths) sum += length;

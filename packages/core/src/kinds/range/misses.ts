@@ -2,7 +2,7 @@ import { valueOfPost } from '../../engine/columns/sorted-column.js';
 import type { Misses } from '../miss.js';
 import type { RangeColumns } from './histogram.js';
 
-/** How values of a range are told of. */
+/** How values of a range are reported. */
 export interface RangeWords {
   unit: 'days' | 'units';
   readonly text: (value: number) => string;

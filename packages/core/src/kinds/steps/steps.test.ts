@@ -82,7 +82,7 @@ test('terms without posts can be left out, but not those on the way', () => {
   expect(lists('', lens({ order: 'count' }))[0]).toEqual(['coast 5', 'inland 2']);
 });
 
-test('of a thousand terms in one list the rest are told of, and the chosen one is there', () => {
+test('of a thousand terms in one list the rest are reported, and the chosen one is there', () => {
   const many = Array.from({ length: 1500 }, (_, i) => term(`m${i}`));
   const large = buildIndex({ ...collection, taxonomies: { place: many, kind: [] }, posts: [] });
   const { query } = readAddress('place=m1400', lens(), large, 0);
@@ -90,7 +90,7 @@ test('of a thousand terms in one list the rest are told of, and the chosen one i
   expect([found.options.length, found.more, found.options.at(-1)!.value]).toEqual([1001, 499, 'm1400']);
 });
 
-test('a field without branches is told of: one list is a dropdown', () => {
+test('a field without branches is reported: one list is a dropdown', () => {
   const fields = describeFields(collection).map((one) => ({ ...one, distinct: 5 }));
   const flat = lensOf({ facets: [{ key: 'kind', kind: 'steps', field: 'kind' }] });
   expect(warningsOf(flat, flat.facets[0]!, fields).map(({ code }) => code)).toEqual(['flat-tree']);

@@ -21,13 +21,13 @@ export function drawMany(
   facet: Showing,
   column: TermColumn,
   shownOf: ShownTerms,
-  counts: Counts,
+  counted: Counts,
   chosen: readonly number[],
 ): Drawn {
-  const { values, first, size } = counts;
-  const tally = values.subarray(first, first + size);
-  const isThere = (t: number) => shownOf.shown[t] === 1 && (facet.zero !== 'hide' || tally[t]! > 0);
-  const { kept, all } = mostUsed(column.terms.length, mostHeld, isThere, byCount(tally, shownOf.byLabel));
+  const { values, first, size } = counted;
+  const counts = values.subarray(first, first + size);
+  const isThere = (t: number) => shownOf.shown[t] === 1 && (facet.zero !== 'hide' || counts[t]! > 0);
+  const { kept, all } = mostUsed(column.terms.length, mostHeld, isThere, byCount(counts, shownOf.byLabel));
   const held = new Set(kept);
   let more = all - kept.length;
   const hold = (t: number) => {
@@ -39,7 +39,7 @@ export function drawMany(
     hold(term);
     for (let t = column.parents[term]!; t >= 0; t = column.parents[t]!) if (shownOf.shown[t] === 1) hold(t);
   }
-  return { options: optionsOf(facet, column, shownOf, tally, chosen, held), more };
+  return { options: optionsOf(facet, column, shownOf, counts, chosen, held), more };
 }
 
 /**
@@ -49,18 +49,18 @@ export function drawMany(
 export function findOptions(
   column: TermColumn,
   shownOf: ShownTerms,
-  counts: Counts,
+  counted: Counts,
   chosen: readonly number[],
   text: string,
 ): Drawn {
   const wanted = fold(text.trim());
-  const { values, first, size } = counts;
-  const tally = values.subarray(first, first + size);
+  const { values, first, size } = counted;
+  const counts = values.subarray(first, first + size);
   const folded = foldedLabels(shownOf);
   const meets = (t: number) => shownOf.shown[t] === 1 && folded[t]!.includes(wanted);
-  const { kept, all } = mostUsed(column.terms.length, mostFound, meets, byCount(tally, shownOf.byLabel));
+  const { kept, all } = mostUsed(column.terms.length, mostFound, meets, byCount(counts, shownOf.byLabel));
   const partly = termsAbove(column, chosen);
-  const options = kept.map((t) => optionOf(column, shownOf, tally, chosen, partly, t, column.parents[t]!, 0));
+  const options = kept.map((t) => optionOf(column, shownOf, counts, chosen, partly, t, column.parents[t]!, 0));
   return { options, more: all - kept.length };
 }
 
@@ -99,7 +99,7 @@ function optionsOf(
   facet: Showing,
   column: TermColumn,
   shownOf: ShownTerms,
-  tally: Uint32Array,
+  counts: Uint32Array,
   chosen: readonly number[],
   held: ReadonlySet<number>,
 ): Option[] {
@@ -112,20 +112,20 @@ function optionsOf(
     while (parent >= 0 && !held.has(parent)) parent = column.parents[parent]!;
     return parent < 0 ? -1 : numbers.get(parent)!;
   });
-  const compare = byCount(tally, shownOf.byLabel);
+  const compare = byCount(counts, shownOf.byLabel);
   const order = facet.order === 'count' ? sortTree(parents, (a, b) => compare(terms[a]!, terms[b]!)) : terms.keys();
   const depths = new Uint8Array(terms.length);
   return [...order].map((i) => {
     const parent = parents[i]!;
     const depth = (depths[i] = parent < 0 ? 0 : depths[parent]! + 1);
-    return optionOf(column, shownOf, tally, chosen, partly, terms[i]!, parent < 0 ? -1 : terms[parent]!, depth);
+    return optionOf(column, shownOf, counts, chosen, partly, terms[i]!, parent < 0 ? -1 : terms[parent]!, depth);
   });
 }
 
 function optionOf(
   column: TermColumn,
   { labels }: ShownTerms,
-  tally: Uint32Array,
+  counts: Uint32Array,
   chosen: readonly number[],
   partly: ReadonlySet<number>,
   term: number,
@@ -136,7 +136,7 @@ function optionOf(
   return {
     value: column.terms[term]!.slug,
     label: labels[term]!,
-    count: tally[term]!,
+    count: counts[term]!,
     selected,
     partly: !selected && partly.has(term),
     parent: parent < 0 ? null : column.terms[parent]!.slug,

@@ -91,7 +91,7 @@ export function termsKind<F extends Config, S extends object = object>(
 
 const ordered: readonly FieldType[] = ['date', 'datetime', 'number'];
 
-/** Whether a field's values can be told apart one by one: those that are measured are better cut into ranges. */
+/** Whether a field's values can be distinguished one by one: those that are measured are better cut into ranges. */
 export function isOfTerms({ type }: Field): boolean {
   return !ordered.includes(type);
 }

@@ -1,25 +1,25 @@
-import type { Lens, Trial } from '@ivy/core';
+import type { Lens, DryRun } from '@ivy/core';
 import { ApiProblem, urlOf } from '@ivy/client';
 import { api } from '../api/api.js';
-import type { FromWorker, ToWorker } from './trial-worker.js';
+import type { FromWorker, ToWorker } from './dry-run-worker.js';
 
 /** Whoever tries a lens out: the server, or a worker that holds the posts. */
-export interface Trials {
+export interface DryRuns {
   /**
    * @throws ApiProblem of settings that can't work, Unreachable, or the AbortError of `signal`
    */
-  run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial>;
+  run(lens: Lens, address: string, signal: AbortSignal): Promise<DryRun>;
   stop(): void;
 }
 
 /** Asks the server, which can hold any source. */
-export class ServerTrials implements Trials {
+export class ServerDryRuns implements DryRuns {
   constructor(private readonly slug: string) {}
 
-  run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial> {
+  run(lens: Lens, address: string, signal: AbortSignal): Promise<DryRun> {
     return api.ask(
       'post',
-      '/api/v1/lenses/{slug}/draft/trial',
+      '/api/v1/lenses/{slug}/draft/dry-run',
       { slug: this.slug },
       { body: { config: lens, address }, signal },
     );
@@ -37,18 +37,18 @@ export const mostPostsHeld = 50_000;
  * Asks a worker that loads the source's index, so that a change is seen without a way over the network. Until the
  * index is there, and should it not come, the server is asked.
  */
-export class WorkerTrials implements Trials {
+export class WorkerDryRuns implements DryRuns {
   #worker: Worker | null = null;
   #ready = false;
   #stopped = false;
   #next = 1;
-  readonly #waiting = new Map<number, { done: (trial: Trial) => void; fail: (error: unknown) => void }>();
+  readonly #waiting = new Map<number, { done: (dryRun: DryRun) => void; fail: (error: unknown) => void }>();
 
   /**
    * @param makeWorker  left to the caller, so that tests bring their own
    */
   constructor(
-    private readonly instead: Trials,
+    private readonly instead: DryRuns,
     source: { slug: string; updatedAt: string },
     makeWorker: () => Worker,
   ) {
@@ -60,11 +60,11 @@ export class WorkerTrials implements Trials {
     return this.#ready;
   }
 
-  run(lens: Lens, address: string, signal: AbortSignal): Promise<Trial> {
+  run(lens: Lens, address: string, signal: AbortSignal): Promise<DryRun> {
     if (!this.#ready || !this.#worker) return this.instead.run(lens, address, signal);
     const id = this.#next++;
     const worker = this.#worker;
-    return new Promise<Trial>((done, fail) => {
+    return new Promise<DryRun>((done, fail) => {
       this.#waiting.set(id, { done, fail });
       signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
       worker.postMessage({ ask: 'try', id, lens, address } satisfies ToWorker);
@@ -97,7 +97,7 @@ export class WorkerTrials implements Trials {
     else if (message.said === 'not-loaded') this.#giveUp();
     else {
       const waiting = this.#waiting.get(message.id);
-      if (message.said === 'trial') waiting?.done(message.trial);
+      if (message.said === 'dry-run') waiting?.done(message.dryRun);
       else waiting?.fail(new ApiProblem(422, 'bad-config', message.problem, message.errors));
     }
   }
@@ -110,12 +110,12 @@ export class WorkerTrials implements Trials {
 }
 
 /** The way a source's lens is tried out. */
-export function trialsFor(slug: string, source: { slug: string; posts: number; updatedAt: string }): Trials {
-  const server = new ServerTrials(slug);
+export function dryRunsFor(slug: string, source: { slug: string; posts: number; updatedAt: string }): DryRuns {
+  const server = new ServerDryRuns(slug);
   if (source.posts > mostPostsHeld || typeof Worker === 'undefined') return server;
-  return new WorkerTrials(
+  return new WorkerDryRuns(
     server,
     source,
-    () => new Worker(new URL('./trial-worker.ts', import.meta.url), { type: 'module' }),
+    () => new Worker(new URL('./dry-run-worker.ts', import.meta.url), { type: 'module' }),
   );
 }

@@ -1,4 +1,4 @@
-import { checkLens, readLens, readSnapshot, tryLens, type Lens, type PostIndex, type Trial, finished } from '@ivy/core';
+import { checkLens, readLens, readSnapshot, dryRun, type Lens, type PostIndex, type DryRun, finished } from '@ivy/core';
 
 /** What the Bench asks of its worker. */
 export type ToWorker =
@@ -8,7 +8,7 @@ export type ToWorker =
 export type FromWorker =
   | { said: 'loaded' }
   | { said: 'not-loaded' }
-  | { said: 'trial'; id: number; trial: Trial }
+  | { said: 'dry-run'; id: number; dryRun: DryRun }
   | { said: 'refused'; id: number; problem: string; errors: { pointer: string; message: string }[] };
 
 let index: PostIndex | null = null;
@@ -32,7 +32,7 @@ export function answerMessage(message: ToWorker): FromWorker {
   if (!index) return { said: 'not-loaded' };
   const config = JSON.stringify(message.lens);
   if (last?.config === config)
-    return { said: 'trial', id, trial: tryLens(index, last.lens, source, address, Date.now()) };
+    return { said: 'dry-run', id, dryRun: dryRun(index, last.lens, source, address, Date.now()) };
   const read = readLens(message.lens);
   const problems = read.ok ? checkLens(read.value, index.fields) : read.problems;
   if (!read.ok || problems.length > 0) {
@@ -40,7 +40,7 @@ export function answerMessage(message: ToWorker): FromWorker {
     return { said: 'refused', id, problem: 'The lens has settings that can’t work. See errors.', errors };
   }
   last = { config, lens: read.value };
-  return { said: 'trial', id, trial: tryLens(index, read.value, source, address, Date.now()) };
+  return { said: 'dry-run', id, dryRun: dryRun(index, read.value, source, address, Date.now()) };
 }
 
 // a test that imports this is in no worker

@@ -1,8 +1,8 @@
 /** @jest-environment node */
-import { buildIndex, readLens, writeSnapshot, type Lens, type Trial, finished } from '@ivy/core';
+import { buildIndex, readLens, writeSnapshot, type Lens, type DryRun, finished } from '@ivy/core';
 import { ApiProblem } from '@ivy/client';
-import { answerMessage, type ToWorker } from './trial-worker.js';
-import { WorkerTrials, type Trials } from './trials.js';
+import { answerMessage, type ToWorker } from './dry-run-worker.js';
+import { WorkerDryRuns, type DryRuns } from './dry-runs.js';
 
 const field = { label: '', role: null, multiple: false, tree: false, separator: null, pathSeparator: null };
 const bytes = () =>
@@ -37,8 +37,8 @@ class NearWorker {
   }
 }
 
-const fromServer = {} as Trial;
-const server: Trials = { run: () => Promise.resolve(fromServer), stop: () => undefined };
+const fromServer = {} as DryRun;
+const server: DryRuns = { run: () => Promise.resolve(fromServer), stop: () => undefined };
 const never = new AbortController().signal;
 
 function serve(reply: () => Response): void {
@@ -49,45 +49,45 @@ function indexReply(body: Uint8Array): Response {
   return { ok: true, status: 200, arrayBuffer: () => Promise.resolve(body.buffer) } as unknown as Response;
 }
 
-async function loaded(): Promise<WorkerTrials> {
-  const trials = new WorkerTrials(
+async function loaded(): Promise<WorkerDryRuns> {
+  const dryRuns = new WorkerDryRuns(
     server,
     { slug: 'notes', updatedAt: '' },
     () => new NearWorker() as unknown as Worker,
   );
   for (let turn = 0; turn < 20; turn++) await Promise.resolve();
-  return trials;
+  return dryRuns;
 }
 
 test('the server answers until the worker has the posts, the worker from then on', async () => {
   serve(() => indexReply(bytes()));
-  const trials = new WorkerTrials(
+  const dryRuns = new WorkerDryRuns(
     server,
     { slug: 'notes', updatedAt: '' },
     () => new NearWorker() as unknown as Worker,
   );
-  expect(await trials.run(habitats, '', never)).toBe(fromServer);
+  expect(await dryRuns.run(habitats, '', never)).toBe(fromServer);
   await loaded();
-  const trial = await trials.run(habitats, 'habitat=mudflat', never);
-  expect(trial.answer).toMatchObject({ matched: 1, total: 2, address: 'habitat=mudflat' });
-  expect(trial.effects.habitat).toEqual({ any: 1, all: 1 });
-  expect(trial.settings.facets[0]).toMatchObject({ key: 'habitat', kind: 'checkboxes' });
+  const dryRun = await dryRuns.run(habitats, 'habitat=mudflat', never);
+  expect(dryRun.answer).toMatchObject({ matched: 1, total: 2, address: 'habitat=mudflat' });
+  expect(dryRun.effects.habitat).toEqual({ any: 1, all: 1 });
+  expect(dryRun.settings.facets[0]).toMatchObject({ key: 'habitat', kind: 'checkboxes' });
 });
 
-test('settings that can’t work are told as the server tells them', async () => {
+test('settings that can’t work are reported as the server tells them', async () => {
   serve(() => indexReply(bytes()));
-  const trials = await loaded();
+  const dryRuns = await loaded();
   const wrong = lens({ facets: [{ key: 'x', kind: 'checkboxes', field: 'gone' }] });
-  const error: unknown = await trials.run(wrong, '', never).catch((one: unknown) => one);
+  const error: unknown = await dryRuns.run(wrong, '', never).catch((one: unknown) => one);
   expect(error).toBeInstanceOf(ApiProblem);
   expect(error).toMatchObject({ status: 422, errors: [{ pointer: '/config/facets/0/field' }] });
 });
 
 test('an overtaken question is let go', async () => {
   serve(() => indexReply(bytes()));
-  const trials = await loaded();
+  const dryRuns = await loaded();
   const overtaken = new AbortController();
-  const answer = trials.run(habitats, '', overtaken.signal);
+  const answer = dryRuns.run(habitats, '', overtaken.signal);
   overtaken.abort();
   await expect(answer).rejects.toMatchObject({ name: 'AbortError' });
 });
@@ -95,8 +95,8 @@ test('an overtaken question is let go', async () => {
 test('a Bench that is left before the index has come starts no worker', async () => {
   serve(() => indexReply(bytes()));
   const make = jest.fn(() => new NearWorker() as unknown as Worker);
-  const trials = new WorkerTrials(server, { slug: 'notes', updatedAt: '' }, make);
-  trials.stop();
+  const dryRuns = new WorkerDryRuns(server, { slug: 'notes', updatedAt: '' }, make);
+  dryRuns.stop();
   for (let turn = 0; turn < 20; turn++) await Promise.resolve();
   expect(make).not.toHaveBeenCalled();
 });
@@ -107,7 +107,7 @@ test('without an index, or with a damaged one, the server goes on answering', as
   const damaged = bytes();
   damaged[40]! ^= 1;
   serve(() => indexReply(damaged));
-  const trials = await loaded();
-  expect(trials.isReady).toBe(false);
-  expect(await trials.run(habitats, '', never)).toBe(fromServer);
+  const dryRuns = await loaded();
+  expect(dryRuns.isReady).toBe(false);
+  expect(await dryRuns.run(habitats, '', never)).toBe(fromServer);
 });

@@ -1,4 +1,4 @@
-import { prewarmColumns, prepareAnswer, readQuestion, tryQuestion, type Trial } from '@ivy/core';
+import { prewarmColumns, prepareAnswer, readQuestion, dryRunOfQuestion, type DryRun } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { IndexCache } from '../../delivery/index-cache.js';
 import { checkLength } from '../../delivery/results.service.js';
@@ -7,14 +7,14 @@ import { LensesService } from './lenses.service.js';
 
 /** Tries configs out that are not kept. */
 @Injectable()
-export class TrialsService {
+export class DryRunsService {
   constructor(
     private readonly lenses: LensesService,
     private readonly indexes: IndexCache,
   ) {}
 
   /** Answers with a config as it would be answered: what the Bench shows while one works on it. */
-  async answer(slug: string, body: { config: object; address: string }): Promise<Trial> {
+  async answer(slug: string, body: { config: object; address: string }): Promise<DryRun> {
     const { lens: row, config } = await this.lenses.readFor(slug, body.config);
     checkLength(body.address);
     const { index } = await this.indexes.of(row.sourceId);
@@ -22,6 +22,6 @@ export class TrialsService {
     await inTurns(prewarmColumns(index, config));
     const { query, notices } = readQuestion(index, config, body.address, now);
     await inTurns(prepareAnswer(index, query));
-    return tryQuestion(index, config, row.source.slug, query, notices);
+    return dryRunOfQuestion(index, config, row.source.slug, query, notices);
   }
 }

@@ -11,7 +11,7 @@ import { matchEffects, type MatchEffect } from './effects.js';
 import { settingsOf, type Settings } from '../lens/settings.js';
 
 /** All the Bench shows of a lens at an address. */
-export interface Trial {
+export interface DryRun {
   settings: Settings;
   answer: Answer;
   effects: Record<string, MatchEffect>;
@@ -42,19 +42,19 @@ export function pageSettings(index: PostIndex, lens: Lens, source: string): Sett
 }
 
 /** Tries a lens out, wherever the index is: on the server or in a worker of the Bench. */
-export function tryLens(index: PostIndex, lens: Lens, source: string, address: string, now: number): Trial {
+export function dryRun(index: PostIndex, lens: Lens, source: string, address: string, now: number): DryRun {
   const { query, notices } = readQuestion(index, lens, address, now);
-  return tryQuestion(index, lens, source, query, notices);
+  return dryRunOfQuestion(index, lens, source, query, notices);
 }
 
 /** The same of an address that is read already. */
-export function tryQuestion(
+export function dryRunOfQuestion(
   index: PostIndex,
   lens: Lens,
   source: string,
   query: Query,
   notices: readonly Notice[],
-): Trial {
+): DryRun {
   return {
     settings: pageSettings(index, lens, source),
     answer: answer(index, query, notices),
