@@ -25,6 +25,7 @@ const coreRooms = [
   'engine/snapshot',
   'fields',
   'kinds',
+  'paging',
   'lens',
   'address',
   'answer',
@@ -135,8 +136,6 @@ export default ts.config(
   {
     files: ['apps/studio/src/**/*.tsx', 'apps/studio/src/**/use-*.ts'],
     plugins: { 'react-hooks': hooks },
-    rules: Object.fromEntries(
-      Object.keys(hooks.configs['recommended-latest'].rules).map((name) => [name, 'error']),
-    ),
+    rules: Object.fromEntries(Object.keys(hooks.configs['recommended-latest'].rules).map((name) => [name, 'error'])),
   },
 );

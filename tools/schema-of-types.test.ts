@@ -17,7 +17,10 @@ function schemas(types: string): Record<string, object> {
 }
 
 test('says of a type what its parts are, which may be left out, and which words stand at them', () => {
-  const { Note } = schemas(`/** A note. */ export interface Note { id: string; /** How long it is. */ size?: number }`);
+  const { Note } = schemas(`/** A note. */ export interface Note {
+    id: string;
+    /** How long it is. */
+    size?: number }`);
   expect(Note).toEqual({
     description: 'A note.',
     type: 'object',

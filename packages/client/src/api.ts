@@ -556,6 +556,8 @@ export interface components {
       answer: {
         sort: null | string;
         notices: components['schemas']['Notice'][];
+        /** @description The first of the pages whose posts are here, where those of several are. */
+        from?: number;
         pages: number;
         page: number;
         /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
@@ -601,6 +603,8 @@ export interface components {
       total: number;
       matched: number;
       page: number;
+      /** @description The first of the pages whose posts are here, where those of several are. */
+      from?: number;
       pages: number;
       pageSize: number;
       sort: null | string;

@@ -63,6 +63,8 @@ export * from './lens/answer.js';
 export * from './lens/changes.js';
 export * from './lens/lens.js';
 export * from './model/post.js';
+export { mostOnPage } from './paging/mode.js';
+export * from './paging/paging.js';
 export * from './lens/query.js';
 export * from './lens/sort.js';
 export * from './model/texts.js';

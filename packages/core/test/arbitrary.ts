@@ -162,44 +162,73 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
       ),
       limit: fc.option(fc.integer({ min: 1, max: 30 }), { nil: undefined }),
       size: fc.integer({ min: 1, max: 8 }),
-      mode: fc.constantFrom('pages', 'all'),
+      mode: fc.constantFrom('pages', 'all', 'more'),
       first: fc.constantFrom('newest', 'short', 'long'),
       words: fc.constantFrom('all', 'any'),
       zone: fc.constantFrom('UTC', 'Europe/Berlin', 'America/New_York', 'Asia/Tokyo'),
       span: fc.boolean(),
       relevance: fc.boolean(),
       start: fc.constantFrom('either', 'yes', 'no'),
+      include: subset(
+        of.posts.map((one) => one.id),
+        3,
+      ),
+      pinned: subset(
+        of.posts.map((one) => one.id),
+        4,
+      ),
+      then: fc.constantFrom([], [{ field: 'day', order: 'asc' }], [{ field: 'until' }, { field: 'day', order: 'desc' }]),
     })
-    .map(({ start, words, zone, span, relevance, match, kind, where, exclude, limit, size, mode, first }) =>
-      lensOf({
-        scope: {
-          where: where.length === 0 ? [] : [{ field: 'habitat', is: where }],
-          exclude,
-          ...(limit !== undefined && { limit }),
-        },
-        facets: [
-          { key: 'habitat', kind: 'tree', field: 'habitat', match },
-          { key: 'kind', kind, field: 'kind', order: 'count' },
-          { key: 'open', kind: 'switch', field: 'open', start },
-          { key: 'q', kind: 'search', fields: ['title', 'summary', 'kind'], words },
-          { key: 'seen', kind: 'date-range', field: 'seen' },
-          { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },
-          { key: 'saved', kind: 'favourites' },
-          { key: 'place', kind: 'steps', field: 'habitat' },
-          { key: 'letter', kind: 'letters', field: 'title', single: span },
-        ],
+    .map(
+      ({
+        include,
+        pinned,
+        then,
+        start,
+        words,
         zone,
-        sort: {
-          options: [
-            { key: 'newest', label: 'Newest', field: 'day', order: 'desc' },
-            { key: 'short', label: 'Short', field: 'minutes', order: 'asc' },
-            { key: 'long', label: 'Long', field: 'minutes', order: 'desc' },
+        span,
+        relevance,
+        match,
+        kind,
+        where,
+        exclude,
+        limit,
+        size,
+        mode,
+        first,
+      }) =>
+        lensOf({
+          scope: {
+            where: where.length === 0 ? [] : [{ field: 'habitat', is: where }],
+            exclude,
+            include,
+            pinned,
+            ...(limit !== undefined && { limit }),
+          },
+          facets: [
+            { key: 'habitat', kind: 'tree', field: 'habitat', match },
+            { key: 'kind', kind, field: 'kind', order: 'count' },
+            { key: 'open', kind: 'switch', field: 'open', start },
+            { key: 'q', kind: 'search', fields: ['title', 'summary', 'kind'], words },
+            { key: 'seen', kind: 'date-range', field: 'seen' },
+            { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },
+            { key: 'saved', kind: 'favourites' },
+            { key: 'place', kind: 'steps', field: 'habitat' },
+            { key: 'letter', kind: 'letters', field: 'title', single: span },
           ],
-          default: first,
-          relevanceWhenSearching: relevance,
-        },
-        paging: { mode, size },
-      }),
+          zone,
+          sort: {
+            options: [
+              { key: 'newest', label: 'Newest', field: 'day', order: 'desc' },
+              { key: 'short', label: 'Short', field: 'minutes', order: 'asc', then },
+              { key: 'long', label: 'Long', field: 'minutes', order: 'desc' },
+            ],
+            default: first,
+            relevanceWhenSearching: relevance,
+          },
+          paging: { mode, size, sizes: [3, 7] },
+        }),
     );
 }
 
@@ -290,14 +319,19 @@ export function query(of: Collection, on: Lens): fc.Arbitrary<Query> {
       selections: fc.record(selections),
       sort: fc.constantFrom(null, 'newest', 'short', 'long'),
       page: fc.integer({ min: 1, max: 9 }),
+      size: fc.constantFrom(undefined, 3, 7),
+      from: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined }),
     })
-    .map(({ selections: all, sort, page }) => ({
+    .map(({ selections: all, sort, page, size, from }) => ({
       lens: on,
       selections: Object.fromEntries(
         Object.entries(all).filter(([, value]) => value !== undefined),
       ) as Query['selections'],
       sort,
       page,
+      // a size that is the lens's own need not be said, and where all are shown it is nobody's to choose
+      ...(size !== undefined && size !== on.paging.size && on.paging.mode !== 'all' && { size }),
+      ...(from !== undefined && { from }),
     }));
 }
 

@@ -13,11 +13,11 @@ import {
 import { type Facet } from '../src/kinds/kinds.js';
 import { type Selection } from '../src/model/selection.js';
 import type { Bucket } from '../src/model/answer.js';
-import { defaultSort, type Lens } from '../src/lens/lens.js';
+import { type Lens } from '../src/lens/lens.js';
 import type { Collection, Post, Term, Value } from '../src/model/post.js';
-import { fieldWithRole } from '../src/model/post.js';
 import type { Query } from '../src/lens/query.js';
 import { readWanted } from '../src/engine/words/wanted.js';
+import { byPublished, sorted } from './reference-order.js';
 
 /*
  * The slow, obvious answer: sets and loops, written as the semantics read. Tests hold the engine to it.
@@ -38,7 +38,7 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
   const passesAll = (post: Post, except: Facet | null) =>
     active.every((facet) => facet === except || passes(collection, post, lens, facet, query.selections[facet.key]!));
   const matched = scope.filter((post) => passesAll(post, null));
-  const size = lens.paging.mode === 'all' ? Math.max(1, matched.length) : lens.paging.size;
+  const size = lens.paging.mode === 'all' ? 1000 : (query.size ?? lens.paging.size);
   const pages = Math.max(1, Math.ceil(matched.length / size));
   const page = Math.min(Math.max(1, query.page), pages);
 
@@ -74,12 +74,20 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
     page,
     pages,
     ids: sorted(collection, matched, query)
-      .slice((page - 1) * size, page * size)
+      .slice((firstPage(lens, query, page, size) - 1) * size, page * size)
       .map((post) => post.id),
     counts,
     ranges,
     ways: matched.length === 0 ? ways : [],
   };
+}
+
+/** Where pages stand below one another, those from the one that is asked for, a thousand posts at most. */
+function firstPage({ paging }: Lens, { from }: Query, page: number, size: number): number {
+  if (from === undefined || (paging.mode !== 'more' && paging.mode !== 'endless')) return page;
+  let first = Math.min(from, page);
+  while ((page - first + 1) * size > 1000) first++;
+  return first;
 }
 
 /** The part of an answer that the reference speaks of. */
@@ -164,11 +172,18 @@ export function lettersOf(collection: Collection, lens: Pick<Lens, 'language'>, 
 }
 
 function scopeOf(collection: Collection, lens: Lens): Post[] {
-  const { where, exclude, limit } = lens.scope;
+  const { where, include, exclude, limit } = lens.scope;
   const seen = byPublished(collection)
-    .filter((post) => where.every(({ field, is }) => is.some((slug) => has(collection, post, field, slug))))
+    .filter(
+      (post) =>
+        include.includes(post.id) ||
+        where.every(({ field, is }) => is.some((slug) => has(collection, post, field, slug))),
+    )
     .filter((post) => !exclude.includes(post.id));
-  return limit === undefined ? seen : seen.slice(0, limit);
+  if (limit === undefined) return seen;
+  const kept = [...seen.filter((post) => include.includes(post.id)), ...seen].slice(0, limit + include.length);
+  const first = [...new Set(kept)].slice(0, limit);
+  return seen.filter((post) => first.includes(post));
 }
 
 // ranges ---------------------------------------------------------------------------------------------------------------
@@ -266,7 +281,7 @@ function numberSteps(low: number, high: number, whole: boolean): Step[] {
 const cut = new WeakMap<Post, string[][]>();
 
 /** The words of each field of a post, in order. The made-up texts use scripts that set spaces. */
-function wordsByField(collection: Collection, post: Post, facet: SearchFacet): string[][] {
+export function wordsByField(collection: Collection, post: Post, facet: SearchFacet): string[][] {
   // cut once: every search of these tests is over the same fields
   if (!cut.has(post)) cut.set(post, cutWords(collection, post, facet));
   return cut.get(post)!;
@@ -274,7 +289,7 @@ function wordsByField(collection: Collection, post: Post, facet: SearchFacet): s
 
 const vocabularies = new WeakMap<Collection, ReadonlySet<string>>();
 
-function vocabularyOf(collection: Collection, facet: SearchFacet): ReadonlySet<string> {
+export function vocabularyOf(collection: Collection, facet: SearchFacet): ReadonlySet<string> {
   if (!vocabularies.has(collection)) {
     vocabularies.set(
       collection,
@@ -301,7 +316,7 @@ function fold(text: string): string {
   return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
 }
 
-function finds(collection: Collection, post: Post, facet: SearchFacet, text: string): boolean {
+export function finds(collection: Collection, post: Post, facet: SearchFacet, text: string): boolean {
   const fields = wordsByField(collection, post, facet);
   const all = vocabularyOf(collection, facet);
   const meets = ({ words, phrase, excluded }: ReturnType<typeof readWanted>[number]) => {
@@ -316,7 +331,7 @@ function finds(collection: Collection, post: Post, facet: SearchFacet, text: str
 }
 
 /** The words of all posts that a wanted word is met by. */
-function meeting(word: string, all: ReadonlySet<string>, excluded: boolean): ReadonlySet<string> {
+export function meeting(word: string, all: ReadonlySet<string>, excluded: boolean): ReadonlySet<string> {
   const letters = [...word].length;
   const begin = [...all].filter((own) => (letters < 2 ? own === word : own.startsWith(word)));
   if (begin.length > 0 || excluded) return new Set(begin);
@@ -334,78 +349,4 @@ export function edits(a: string, b: string): number {
   const [[x, ...xs], [y, ...ys]] = [[...a], [...b]];
   if (x === y) return edits(xs.join(''), ys.join(''));
   return 1 + Math.min(edits(xs.join(''), b), edits(a, ys.join('')), edits(xs.join(''), ys.join('')));
-}
-
-/** More words met whole first, then BM25 as the textbook writes it. */
-function relevance(collection: Collection, facet: SearchFacet, text: string): (post: Post) => [number, number] {
-  const title = fieldWithRole(collection.fields, 'title')?.key;
-  const weights = facet.fields.map((key) => facet.weights[key] ?? (key === title ? 3 : 1));
-  const all = vocabularyOf(collection, facet);
-  const length = (post: Post) =>
-    wordsByField(collection, post, facet).reduce((sum, words, f) => sum + words.length * weights[f]!, 0);
-  const mean =
-    collection.posts.reduce((sum, post) => sum + length(post), 0) / Math.max(1, collection.posts.length) || 1;
-  const positive = readWanted(text).filter((one) => !one.excluded);
-  const times = (post: Post, words: ReadonlySet<string>) =>
-    wordsByField(collection, post, facet).reduce(
-      (sum, own, f) => sum + own.filter((word) => words.has(word)).length * weights[f]!,
-      0,
-    );
-  return (post) => {
-    let [wholes, score] = [0, 0];
-    for (const one of positive) {
-      const words = one.phrase ? new Set(one.words) : meeting(one.words[0]!, all, false);
-      const met = (other: Post) =>
-        finds(collection, other, { ...facet, words: 'all' }, one.phrase ? `"${one.words.join(' ')}"` : one.words[0]!);
-      if (!met(post)) continue;
-      const having = collection.posts.filter(met).length;
-      const tf = one.phrase
-        ? one.words.reduce((sum, word) => sum + times(post, new Set([word])), 0)
-        : times(post, words);
-      const inverse = Math.log(1 + (collection.posts.length - having + 0.5) / (having + 0.5));
-      score += (inverse * tf * 2.2) / (tf + 1.2 * (1 - 0.75 + (0.75 * length(post)) / mean));
-      if (one.phrase || times(post, new Set([one.words[0]!])) > 0) wholes++;
-    }
-    return [wholes, score];
-  };
-}
-
-// order ----------------------------------------------------------------------------------------------------------------
-
-function byPublished(collection: Collection): Post[] {
-  const published = fieldWithRole(collection.fields, 'published');
-  const value = (post: Post) => (published ? post.values[published.key] : undefined);
-  return [...collection.posts].sort((a, b) => compare(value(a), value(b), -1) || (a.id < b.id ? -1 : 1));
-}
-
-function sorted(collection: Collection, posts: readonly Post[], query: Query): Post[] {
-  const { lens } = query;
-  const named = lens.sort.options.find((one) => one.key === query.sort);
-  const facet = lens.facets.find((one): one is SearchFacet => isSearch(one) && query.selections[one.key] !== undefined);
-  const selection = facet && query.selections[facet.key];
-  const searched = selection?.type === 'search' ? selection.text : null;
-  if (facet && searched !== null && (named ? named.by === 'relevance' : lens.sort.relevanceWhenSearching)) {
-    const rank = relevance(collection, facet, searched);
-    const ranked = posts.map((post) => ({ post, rank: rank(post) }));
-    // equal to the last few bits is a tie: the two sums are added up in different orders
-    const near = (a: number, b: number) => Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a));
-    ranked.sort(
-      (a, b) =>
-        b.rank[0] - a.rank[0] ||
-        (near(a.rank[1], b.rank[1]) ? 0 : b.rank[1] - a.rank[1]) ||
-        (a.post.id < b.post.id ? -1 : 1),
-    );
-    return ranked.map(({ post }) => post);
-  }
-  const option = named ?? defaultSort(lens);
-  if (!option || option.by !== 'field') return byPublished(collection).filter((post) => posts.includes(post));
-  const sign = option.order === 'asc' ? 1 : -1;
-  return [...posts].sort(
-    (a, b) => compare(a.values[option.field], b.values[option.field], sign) || (a.id < b.id ? -1 : 1),
-  );
-}
-
-function compare(a: Value | undefined, b: Value | undefined, sign: 1 | -1): number {
-  if (a === undefined || b === undefined) return a === b ? 0 : a === undefined ? 1 : -1;
-  return a < b ? -sign : a > b ? sign : 0;
 }

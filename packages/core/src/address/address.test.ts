@@ -56,7 +56,9 @@ test('reading undoes writing', () => {
     fc.property(asked, ({ collection: posts, query }) => {
       const back = readAddress(writeAddress(query), query.lens, buildIndex(posts), now);
       const sort = query.sort === sortOf({ ...query, sort: null })?.key ? null : query.sort;
-      expect(back.query).toEqual({ ...query, sort });
+      // which pages stand there already is no part of an address
+      const { from: _from, ...told } = query;
+      expect(back.query).toEqual({ ...told, sort });
       expect(back.notices).toEqual([]);
     }),
     { numRuns: 2000 },

@@ -6,6 +6,7 @@ import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
 import type { Notice } from '../model/notice.js';
 import type { Selection } from '../model/selection.js';
+import { sizesOf } from '../paging/paging.js';
 import { splitAddress, type Parameter } from '../text/parameters.js';
 
 /** Most characters an address may have; beyond, a server answers 414. */
@@ -31,6 +32,7 @@ export function readAddress(address: string, lens: Lens, index: PostIndex, now: 
   const values = new Map<Facet, string[]>();
   let sort: string | null = null;
   let page = 1;
+  let size: number | null = null;
 
   if (address.length > maxAddress) {
     notices.push({ code: 'too-long', text: `The address is longer than ${maxAddress} characters and was not read.` });
@@ -42,6 +44,7 @@ export function readAddress(address: string, lens: Lens, index: PostIndex, now: 
     if (!target) foreign.push(parameter.raw);
     else if (target === 'sort') sort = readSort(parameter, lens, notices) ?? sort;
     else if (target === 'page') page = readPage(parameter, notices);
+    else if (target === 'size') size = readSize(parameter, lens, notices) ?? size;
     else {
       if (target.moved && parameter.value !== '') {
         notices.push({
@@ -68,7 +71,7 @@ export function readAddress(address: string, lens: Lens, index: PostIndex, now: 
     if (selection) selections[facet.key] = selection;
     else if (selection === null) delete selections[facet.key];
   }
-  return { query: { lens, selections, sort, page }, notices, foreign };
+  return { query: { lens, selections, sort, page, ...(size !== null && { size }) }, notices, foreign };
 }
 
 /** What is chosen where an address says nothing. */
@@ -81,7 +84,7 @@ export function startOf(lens: Lens): Record<string, Selection> {
   return selections;
 }
 
-type Target = 'sort' | 'page' | { facet: Facet; moved: boolean };
+type Target = 'sort' | 'page' | 'size' | { facet: Facet; moved: boolean };
 
 /** Which parameter names are the lens's own, old names included. A present name wins over an old one. */
 export function parameterNames(lens: Lens): Map<string, Target> {
@@ -92,6 +95,7 @@ export function parameterNames(lens: Lens): Map<string, Target> {
   }
   names.set(prefix + lens.address.page, 'page');
   names.set(prefix + lens.address.sort, 'sort');
+  if (sizesOf(lens.paging).length > 0) names.set(prefix + lens.address.size, 'size');
   for (const facet of lens.facets) names.set(prefix + facet.key, { facet, moved: false });
   return names;
 }
@@ -101,6 +105,15 @@ function readSort(parameter: Parameter, lens: Lens, notices: Notice[]): string |
   if (value === '') return null;
   if (lens.sort.options.some((option) => option.key === value)) return value;
   notices.push({ code: 'unknown-sort', value, text: `“${value}” is not an order this listing has.` });
+  return null;
+}
+
+/** A size that visitors may choose; null where it says nothing, and for the lens's own, which need not be said. */
+function readSize({ value }: Parameter, { paging }: Lens, notices: Notice[]): number | null {
+  if (value === '') return null;
+  const size = /^\d{1,4}$/.test(value) ? Number(value) : 0;
+  if (sizesOf(paging).includes(size)) return size === paging.size ? null : size;
+  notices.push({ code: 'unknown-size', value, text: `“${value}” is not a number of posts a page may have here.` });
   return null;
 }
 

@@ -6,7 +6,7 @@ import type { Selection } from '../model/selection.js';
 import { encodePart } from '../text/parameters.js';
 
 /**
- * Writes the canonical address of a query: facets in the lens's order, then sort, then page. Defaults are left
+ * Writes the canonical address of a query: facets in the lens's order, then sort, then how many a page, then page. Defaults are left
  * out, so a query with nothing chosen gives ''. Parameters that are not the lens's are the caller's to keep.
  */
 export function writeAddress(query: Query): string {
@@ -20,14 +20,16 @@ export class AddressWriter {
   /** What is written of each of the lens's facets, '' where nothing is. */
   readonly #choices: string[] = [];
   readonly #sort: string;
+  readonly #size: string;
 
   /** @param selections  those of the query, by facet */
   constructor(query: Query, selections = selectionsOf(query)) {
-    const { lens, sort, page } = query;
+    const { lens, sort, page, size } = query;
     this.#query = query;
     for (let i = 0; i < selections.length; i++) this.#choices.push(choice(lens, lens.facets[i]!, selections[i]));
     const isDefault = sort === null || sort === sortOf({ ...query, sort: null })?.key;
     this.#sort = isDefault ? '' : parameter(lens, lens.address.sort, encodePart(sort));
+    this.#size = size === undefined ? '' : parameter(lens, lens.address.size, String(size));
     this.whole = joined(this.#written(-1), page > 1 ? parameter(lens, lens.address.page, String(page)) : '');
   }
 
@@ -47,7 +49,7 @@ export class AddressWriter {
     for (let i = 0; i < this.#choices.length; i++) {
       address = joined(address, i === without ? choice(lens, lens.facets[i]!, undefined) : this.#choices[i]!);
     }
-    return joined(address, this.#sort);
+    return joined(joined(address, this.#sort), this.#size);
   }
 }
 

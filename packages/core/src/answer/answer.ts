@@ -5,15 +5,16 @@ import type { FacetPlan } from '../kinds/kind.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Answer } from '../lens/answer.js';
 import { selectionsOf, type Query } from '../lens/query.js';
-import { sortOf } from '../lens/sort.js';
+import { isOwnOrder, sortOf } from '../lens/sort.js';
 import type { Way } from '../model/answer.js';
 import type { Notice } from '../model/notice.js';
 import type { Selection } from '../model/selection.js';
 import { markerOf, type Marker } from '../engine/words/marks.js';
 import type { Search } from '../engine/words/search.js';
 import type { TextIndex } from '../engine/words/text-index.js';
+import { firstStacked, pageSizeOf } from '../paging/paging.js';
 import { itemOf } from './items.js';
-import { orderingOf, pageOf } from './ordering.js';
+import { orderingOf, withPinned } from './ordering.js';
 import { passing } from './passing.js';
 import { rankedAhead } from './prepare-answer.js';
 import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed, type Plan } from './plan.js';
@@ -66,14 +67,17 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
   const found = searchIn(index, query);
   const said = found ? [...notices, ...respellings(found)] : notices.slice();
 
-  const size = lens.paging.mode === 'all' ? Math.max(all.set.count, 1) : lens.paging.size;
+  const size = pageSizeOf(lens.paging, query.size ?? null);
   const pages = Math.max(1, Math.ceil(all.set.count / size));
   const page = Math.min(Math.max(query.page, 1), pages);
   if (page !== query.page) said.push(clamped(query.page, page));
+  const first = query.from === undefined ? page : firstStacked(lens.paging, page, size, query.from);
+  const [start, wanted] = [(first - 1) * size, (page - first + 1) * size];
   const canonical: Query = page === query.page ? query : { ...query, page };
   const sort = sortOf(query);
   const written = new AddressWriter(canonical, selections);
   const ahead = sort?.by === 'relevance' ? rankedAhead(query) : undefined;
+  const pinned = isOwnOrder(query) ? [] : plan.pinned;
   const ordering = orderingOf(index, sort, found, query.seed ?? '');
 
   return {
@@ -81,10 +85,11 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
     total: plan.scope.set.count,
     matched: all.set.count,
     page,
+    ...(first < page && { from: first }),
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
-    items: (ahead?.slice((page - 1) * size) ?? pageOf(index, all.set, ordering, (page - 1) * size, size)).map((post) =>
+    items: (ahead?.slice(start) ?? withPinned(index, all.set, pinned, ordering, start, wanted)).map((post) =>
       form.item(plan, post, found),
     ),
     facets: lens.facets.map((facet, i) => {

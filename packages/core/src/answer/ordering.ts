@@ -1,8 +1,10 @@
 import { finished } from '../engine/base/steps.js';
 import { eachBit, hasBit } from '../engine/base/bits.js';
-import type { PostSet } from '../engine/sets/post-set.js';
+import { PostSet } from '../engine/sets/post-set.js';
 import type { PostIndex } from '../engine/index/post-index.js';
+import type { SortKey } from '../engine/store/order.js';
 import type { SortOption } from '../lens/lens.js';
+import { sortKeysOf } from '../lens/sort.js';
 import { fieldWithRole } from '../model/post.js';
 import { rankByRelevance } from '../engine/words/relevance.js';
 import type { Search } from '../engine/words/search.js';
@@ -11,7 +13,7 @@ import type { TextIndex } from '../engine/words/text-index.js';
 /** How posts are to be put in order. */
 export type Ordering =
   | { by: 'newest' }
-  | { by: 'field'; field: string; order: 'asc' | 'desc' }
+  | { by: 'field'; keys: readonly SortKey[] }
   | { by: 'relevance'; text: TextIndex; found: Search }
   | { by: 'shuffle'; seed: string };
 
@@ -27,12 +29,31 @@ export function orderingOf(
   if (sort.by === 'shuffle') return { by: 'shuffle', seed };
   const published = fieldWithRole(index.fields, 'published');
   // posts are numbered in this very order
-  if (sort.field === published?.key && sort.order === 'desc') return { by: 'newest' };
-  return { by: 'field', field: sort.field, order: sort.order };
+  if (sort.field === published?.key && sort.order === 'desc' && sort.then.length === 0) return { by: 'newest' };
+  return { by: 'field', keys: sortKeysOf(sort) };
 }
 
-/** Post numbers of one page. */
-export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, start: number, size: number): number[] {
+/**
+ * Post numbers of one page.
+ * @param pinned  posts that stand before all others, in this order, as far as they are matched
+ */
+export function withPinned(
+  index: PostIndex,
+  matched: PostSet,
+  pinned: readonly number[],
+  ordering: Ordering,
+  start: number,
+  size: number,
+): number[] {
+  const first = pinned.filter((post) => hasBit(matched.bits, post));
+  if (first.length === 0) return pageOf(index, matched, ordering, start, size);
+  const rest = matched.without(PostSet.ofList(matched.size, Uint32Array.from(first).sort()));
+  const taken = first.slice(start, start + size);
+  const left = size - taken.length;
+  return left === 0 ? taken : [...taken, ...pageOf(index, rest, ordering, Math.max(0, start - first.length), left)];
+}
+
+function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, start: number, size: number): number[] {
   const page: number[] = [];
   let seen = 0;
   const take = (post: number) => {
@@ -44,7 +65,7 @@ export function pageOf(index: PostIndex, matched: PostSet, ordering: Ordering, s
       return firstPosts(matched, start, size);
     case 'field': {
       const { bits } = matched;
-      for (const post of index.order(ordering.field, ordering.order)) if (hasBit(bits, post) && !take(post)) break;
+      for (const post of index.order(ordering.keys)) if (hasBit(bits, post) && !take(post)) break;
       return page;
     }
     case 'relevance': {

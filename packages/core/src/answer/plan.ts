@@ -12,12 +12,14 @@ import type { Selection } from '../model/selection.js';
 import { Combination } from '../engine/sets/combination.js';
 import { itemPlan, type ItemPlan } from './items.js';
 import { chosenTerms, passing } from './passing.js';
-import { scopeOf } from './scope.js';
+import { numbersOf, scopeOf } from './scope.js';
 
 /** What of a lens on an index does not change from query to query: worked out at the first and kept. */
 export interface Plan {
   scope: Scope;
   items: ItemPlan;
+  /** Numbers of the posts that stand first. */
+  pinned: readonly number[];
   /** In the lens's order. */
   facets: FacetPlan[];
   /** Terms that at least so many posts have are common: counts under one of them alone are kept. */
@@ -43,7 +45,8 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
     const shown = kind.shown(facet, columns);
     return { label: facetLabel(facet, index.fields), ...columns, shown, common: [] };
   });
-  return { scope, items: itemPlan(index, lens), facets, commonFrom: leastCommon(index, facets) };
+  const pinned = numbersOf(index, lens.scope.pinned);
+  return { scope, pinned, items: itemPlan(index, lens), facets, commonFrom: leastCommon(index, facets) };
 }
 
 /** A term is common that so many of all posts have, and the counts kept under all such terms are so many at most. */

@@ -2,7 +2,8 @@ import type { PostIndex } from '../engine/index/post-index.js';
 import type { Steps } from '../engine/base/steps.js';
 import { kindOf } from '../kinds/kinds.js';
 import { selectionsOf, type Query } from '../lens/query.js';
-import { sortOf } from '../lens/sort.js';
+import { sortKeysOf, sortOf } from '../lens/sort.js';
+import { pageSizeOf } from '../paging/paging.js';
 import { rankByRelevance, stepsToRank } from '../engine/words/relevance.js';
 import { passQuery, planOf, withScratch } from './plan.js';
 
@@ -24,7 +25,7 @@ export function rankedAhead(query: Query): readonly number[] | undefined {
 export function* prepareAnswer(index: PostIndex, query: Query, many = manyPostings): Steps<void> {
   const { lens, selections } = query;
   const sort = sortOf(query);
-  if (sort?.by === 'field' && index.field(sort.field)) yield* index.prepareOrder(sort.field, sort.order);
+  if (sort?.by === 'field' && index.field(sort.field)) yield* index.prepareOrder(sortKeysOf(sort));
   if (sort?.by === 'shuffle') yield* index.prepareShuffle(query.seed ?? '');
   let isFirst = true;
   for (const facet of lens.facets) {
@@ -40,7 +41,7 @@ export function* prepareAnswer(index: PostIndex, query: Query, many = manyPostin
         return passQuery(index, scope, lens, selectionsOf(query)).combined.all.settled(index.arena);
       });
       yield;
-      const size = lens.paging.mode === 'all' ? matched.count : lens.paging.size;
+      const size = pageSizeOf(lens.paging, query.size ?? null);
       const pages = Math.max(1, Math.ceil(matched.count / Math.max(1, size)));
       const { idPlaces } = index;
       const byId = (a: number, b: number) => idPlaces[a]! - idPlaces[b]!;

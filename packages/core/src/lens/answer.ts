@@ -9,6 +9,8 @@ export interface Answer {
   total: number;
   matched: number;
   page: number;
+  /** The first of the pages whose posts are here, where those of several are. */
+  from?: number;
   pages: number;
   pageSize: number;
   sort: string | null;

@@ -4,6 +4,7 @@ import { isLanguage, isZone } from './locale.js';
 import type { Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
 import { isInherited } from '../text/own.js';
+import { sizesOf } from '../paging/paging.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 
 /**
@@ -33,6 +34,7 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
   });
   lens.sort.options.forEach((option, i) => {
     if (option.by === 'field') needsField(option.field, `/sort/options/${i}/field`);
+    option.then.forEach(({ field }, n) => needsField(field, `/sort/options/${i}/then/${n}/field`));
   });
   lens.card.parts.forEach((part, i) => needsField(part.field, `/card/parts/${i}/field`));
   if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
@@ -71,6 +73,7 @@ function nameClashes(lens: Lens): ShapeProblem[] {
   };
   take(lens.address.sort, '/address/sort');
   take(lens.address.page, '/address/page');
+  if (sizesOf(lens.paging).length > 0) take(lens.address.size, '/address/size');
   lens.facets.forEach((facet, i) => take(facet.key, `/facets/${i}/key`));
   lens.facets.forEach((facet, i) => facet.aliases.forEach((alias, a) => take(alias, step(`/facets/${i}/aliases`, a))));
   const sortKeys = new Set<string>();

@@ -15,10 +15,13 @@ import {
 import { addressName, fieldKey, slug } from '../kinds/common.js';
 import { facetShape } from '../kinds/kinds.js';
 import { textsShape } from '../model/texts.js';
+import { pagingShape } from '../paging/paging.js';
 
 /*
  * The one definition of a lens's config. Types, validation, defaults and the JSON Schema all come from here.
  */
+
+const postId = text({ min: 1, max: 500 });
 
 const sortOption = object({
   key: addressName,
@@ -27,6 +30,11 @@ const sortOption = object({
   by: withDefault(choice('field', 'relevance', 'shuffle'), () => 'field' as const),
   field: withDefault(text({ max: 120 }), () => ''),
   order: withDefault(choice('asc', 'desc'), () => 'asc' as const),
+  /** By what ties fall, one after the other. */
+  then: withDefault(
+    list(object({ field: fieldKey, order: withDefault(choice('asc', 'desc'), () => 'asc' as const) }), 4),
+    () => [],
+  ),
 });
 
 const cardPart = object({
@@ -41,10 +49,14 @@ const lensShape = object({
   scope: withDefault(
     object({
       where: withDefault(list(object({ field: fieldKey, is: list(slug, 500) }), 20), () => []),
-      exclude: withDefault(list(text({ min: 1, max: 500 }), 5000), () => []),
+      /** Ids of posts that are there whatever `where` says, and of those that are not. */
+      include: withDefault(list(postId, 5000), () => []),
+      exclude: withDefault(list(postId, 5000), () => []),
+      /** Ids of posts that stand first, in this order, while no visitor has chosen another. */
+      pinned: withDefault(list(postId, 50), () => []),
       limit: optional(whole(1, 10_000_000)),
     }),
-    () => ({ where: [], exclude: [] }),
+    () => ({ where: [], include: [], exclude: [], pinned: [] }),
   ),
   facets: withDefault(list(facetShape, 60), () => []),
   sort: withDefault(
@@ -57,13 +69,7 @@ const lensShape = object({
     }),
     () => ({ options: [], default: '', relevanceWhenSearching: true }),
   ),
-  paging: withDefault(
-    object({
-      mode: withDefault(choice('pages', 'all'), () => 'pages' as const),
-      size: withDefault(whole(1, 200), () => 12),
-    }),
-    () => ({ mode: 'pages' as const, size: 12 }),
-  ),
+  paging: withDefault(pagingShape, () => ({ mode: 'pages' as const, size: 12, sizes: [] })),
   card: withDefault(object({ parts: withDefault(list(cardPart, 30), () => []) }), () => ({ parts: [] })),
   look: withDefault(
     object({
@@ -83,10 +89,11 @@ const lensShape = object({
       ),
       sort: withDefault(addressName, () => 'sort'),
       page: withDefault(addressName, () => 'page'),
+      size: withDefault(addressName, () => 'size'),
       /** When a choice takes effect. */
       apply: withDefault(choice('change', 'button'), () => 'change' as const),
     }),
-    () => ({ prefix: '', sort: 'sort', page: 'page', apply: 'change' as const }),
+    () => ({ prefix: '', sort: 'sort', page: 'page', size: 'size', apply: 'change' as const }),
   ),
   /** BCP 47 tag of the language visitors read. */
   language: withDefault(

@@ -10,6 +10,13 @@ export interface Query {
   sort: string | null;
   /** From 1. May lie past the end: the answer says where it ended up. */
   page: number;
+  /** Posts a page, as a visitor chose; absent for the lens's own. */
+  size?: number;
+  /**
+   * The first page wanted, where the lens's pages stand below one another: those up to `page` come with it. Absent: `page`
+   * alone.
+   */
+  from?: number;
   /** What a shuffle is stable for: a visitor's day. */
   seed?: string;
 }

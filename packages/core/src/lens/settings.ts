@@ -1,5 +1,6 @@
 import { kindOf, type FacetKind, type OwnSettings } from '../kinds/kinds.js';
 import type { Field } from '../model/post.js';
+import { sizesOf } from '../paging/paging.js';
 import { wordsOf, type Texts } from '../model/texts.js';
 import { wordSet } from '../model/word-sets.js';
 import { cardParts } from './card.js';
@@ -59,7 +60,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     })),
     sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
     defaultSort: defaultSort(lens)?.key ?? null,
-    paging: lens.paging,
+    paging: { ...lens.paging, sizes: sizesOf(lens.paging) },
     card: cardParts(lens, fields),
     look: lens.look,
     texts: wordsOf(lens.texts, wordSet(lens.language)),

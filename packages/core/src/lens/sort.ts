@@ -1,3 +1,4 @@
+import type { SortKey } from '../engine/store/order.js';
 import { kindOf } from '../kinds/kinds.js';
 import { defaultSort, type Lens, type SortOption } from './lens.js';
 import type { Query } from './query.js';
@@ -17,8 +18,19 @@ function isSearching({ lens, selections }: Pick<Query, 'lens' | 'selections'>): 
   return lens.facets.some((facet) => kindOf(facet).finding !== undefined && selections[facet.key] !== undefined);
 }
 
+/** What an option by a field puts posts in order by, the first first. */
+export function sortKeysOf({ field, order, then }: SortOption): SortKey[] {
+  return [{ field, order }, ...then];
+}
+
+/** Whether a visitor has chosen an order, or searches and gets the best matches first. */
+export function isOwnOrder(query: Pick<Query, 'lens' | 'selections' | 'sort'>): boolean {
+  const sort = sortOf(query);
+  return sort !== defaultSort(query.lens) || (sort?.by === 'relevance' && isSearching(query));
+}
+
 /** The lens's own relevance option, or one that stands in for it: a search is by relevance without being told. */
 function relevanceOf(lens: Lens): SortOption {
   const own = lens.sort.options.find((option) => option.by === 'relevance');
-  return own ?? { key: 'relevance', label: '', by: 'relevance', field: '', order: 'desc' };
+  return own ?? { key: 'relevance', label: '', by: 'relevance', field: '', order: 'desc', then: [] };
 }

@@ -2,6 +2,7 @@ export const noticeCodes = [
   'unknown-term',
   'unknown-post',
   'unknown-sort',
+  'unknown-size',
   'single-choice',
   'page-clamped',
   'too-many',

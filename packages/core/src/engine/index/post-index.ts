@@ -8,7 +8,7 @@ import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
 import { KeptTexts, type KeptText, type WeighedField } from './kept-texts.js';
-import { sortKeys, orderByKeys } from '../store/order.js';
+import { orderByKeys, sortKeys, type SortKey } from '../store/order.js';
 import { buildPostRows, type PostRows, type RowColumn } from '../columns/post-rows.js';
 import { buildSortedColumn, buildWholeColumn, type SortedColumn } from '../columns/sorted-column.js';
 import { shuffle } from '../columns/shuffle.js';
@@ -160,21 +160,25 @@ export class PostIndex {
     this.#columns.set(key, column);
   }
 
-  /** Post numbers in the order of a field. */
-  order(key: string, direction: 'asc' | 'desc'): Uint32Array {
-    return finished(this.prepareOrder(key, direction));
+  /** Post numbers in the order of a field; where two are alike, of the next. */
+  order(keys: readonly SortKey[]): Uint32Array {
+    return finished(this.prepareOrder(keys));
   }
 
   /** Prepares `order`. */
-  *prepareOrder(key: string, direction: 'asc' | 'desc'): Steps<Uint32Array> {
-    const name = `${direction} ${key}`;
+  *prepareOrder(keys: readonly SortKey[]): Steps<Uint32Array> {
+    const name = `order ${JSON.stringify(keys)}`;
     const made = this.#made.get(name) as Uint32Array | undefined;
     if (made) return made;
-    const values = this.store.values.get(key);
-    const keys = values
-      ? yield* sortKeys(this.#field(key), values, this.termList(key))
-      : new Float64Array(this.size).fill(NaN);
-    const order = yield* orderByKeys(keys, this.store.byId, direction);
+    // from the last key to the first: each keeps what the ones after it made of posts that are alike in it
+    let order = this.store.byId;
+    for (const { field, order: direction } of [...keys].reverse()) {
+      const values = this.store.values.get(field);
+      const by = values
+        ? yield* sortKeys(this.#field(field), values, this.termList(field))
+        : new Float64Array(this.size).fill(NaN);
+      order = yield* orderByKeys(by, order, direction);
+    }
     this.#made.set(name, order);
     return order;
   }

@@ -6,6 +6,12 @@ import { byCodeUnits, fold } from '../../text/slug.js';
 import { sortInSteps } from '../base/sorting.js';
 import { inParts, type Steps } from '../base/steps.js';
 
+/** A field that posts are put in order by. */
+export interface SortKey {
+  field: string;
+  order: 'asc' | 'desc';
+}
+
 /**
  * What posts are put in order by: a number a post, NaN for one with no value. Texts are ranked by their folded form,
  * terms by the folded label of a post's first.

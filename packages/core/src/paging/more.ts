@@ -1,0 +1,4 @@
+import type { PagingMode } from './mode.js';
+
+/** A button puts the next posts below those that are there. */
+export const more: PagingMode = { stacks: true, hasSize: true, sizeOf: ({ size }, asked) => asked ?? size };

@@ -1,0 +1,4 @@
+import type { PagingMode } from './mode.js';
+
+/** Numbered pages, one at a time. */
+export const pages: PagingMode = { stacks: false, hasSize: true, sizeOf: ({ size }, asked) => asked ?? size };
