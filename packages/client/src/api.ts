@@ -177,6 +177,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/sources/{slug}/posts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-posts'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/sources/{slug}/index': {
     parameters: {
       query?: never;
@@ -394,6 +410,8 @@ export interface components {
       config: components['schemas']['LensConfig'];
       /** @description The query string to answer. */
       address: string;
+      /** @description Where pages stand below one another: the first one wanted, 1 if not said. */
+      from?: number;
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -528,6 +546,14 @@ export interface components {
       /** @description Moment, as ISO 8601 writes it. */
       updatedAt: string;
     };
+    /** @description A post of a source, as it was read. */
+    ListedPost: {
+      title: string;
+      id: string;
+      values: {
+        [key: string]: components['schemas']['Value'];
+      };
+    };
     /** @description All a page needs for its first paint, in one request. */
     Listing: {
       settings: components['schemas']['Settings'];
@@ -570,6 +596,13 @@ export interface components {
         items: components['schemas']['CompactItem'][];
         release: null | number;
       };
+    };
+    /** @description Some posts of a source. */
+    PostList: {
+      total: number;
+      page: number;
+      pages: number;
+      items: components['schemas']['ListedPost'][];
     };
     /** @description A problem as RFC 9457 writes it. */
     ProblemBody: {
@@ -662,6 +695,8 @@ export interface components {
       aliases: string[];
     };
     Texts: core.Texts;
+    /** @description A value by the type of its field: text, html, link, image → string; terms → slugs; date → `YYYY-MM-DD`; datetime → `YYYY-MM-DDTHH:mm:ss` with `Z`, an offset, or nothing; number; boolean. */
+    Value: core.Value;
     /** @description A way out of an empty answer: what leaving one facet out gives. */
     Way: core.Way;
     /** Lens */
@@ -686,6 +721,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
       };
       header?: never;
       path: {
@@ -725,6 +762,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
       };
       header?: never;
       path: {
@@ -764,6 +803,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
       };
       header?: never;
       path: {
@@ -804,6 +845,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
         find?: unknown;
       };
       header?: never;
@@ -1139,6 +1182,42 @@ export interface operations {
       };
     };
   };
+  'sources-posts': {
+    parameters: {
+      query?: {
+        size?: unknown;
+        page?: unknown;
+        /** @description Just these posts: ids, each encoded, with commas. */
+        ids?: unknown;
+        /** @description Words to find in titles; or an id. */
+        q?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PostList'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
   'sources-snapshot': {
     parameters: {
       query?: never;
@@ -1455,6 +1534,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
       };
       header?: never;
       path: {
@@ -1494,6 +1575,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
         find?: unknown;
       };
       header?: never;
@@ -1569,6 +1652,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
       };
       header?: never;
       path: {
@@ -1609,6 +1694,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
       };
       header?: never;
       path: {

@@ -177,7 +177,11 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
         of.posts.map((one) => one.id),
         4,
       ),
-      then: fc.constantFrom([], [{ field: 'day', order: 'asc' }], [{ field: 'until' }, { field: 'day', order: 'desc' }]),
+      then: fc.constantFrom(
+        [],
+        [{ field: 'day', order: 'asc' }],
+        [{ field: 'until' }, { field: 'day', order: 'desc' }],
+      ),
     })
     .map(
       ({

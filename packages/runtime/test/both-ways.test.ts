@@ -1,8 +1,9 @@
 import {
-  answerAddress,
+  answer as answerOf,
   buildIndex,
   facetKinds,
   pageSettings,
+  readQuestion,
   readLens,
   safeAddress,
   type Field,
@@ -13,9 +14,9 @@ import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { html, render } from 'lit-html';
 import { drawPlain, hrefOn } from '../../../apps/server/src/delivery/hosted/plain-page.js';
 import { drawChips } from '../src/draw/chips.js';
-import { drawCount, drawSort } from '../src/draw/count-and-sort.js';
+import { drawCount, drawSize, drawSort } from '../src/draw/count-and-sort.js';
 import { drawFacets } from '../src/draw/facets.js';
-import { drawPager } from '../src/draw/pager.js';
+import { drawPager } from '../src/paging/paging.js';
 import { drawResults } from '../src/draw/results.js';
 import { Listing } from '../src/listing/listing.js';
 import { HttpTransport } from '../src/listing/transport.js';
@@ -150,17 +151,18 @@ const card = {
 };
 
 /** A page drawn both ways. */
-function drawnBothWays(facet: object, kind: string, language: string, address: string) {
+function drawnBothWays(facet: object, kind: string, language: string, address: string, paging: object = { size: 4 }) {
   const read = readLens({
     facets: [{ key: 'one', kind, ...facet }, ...others],
     sort,
     card,
     language,
-    paging: { size: 4 },
+    paging,
   });
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   const settings = pageSettings(index, read.value, 'walks');
-  const answer = answerAddress(index, read.value, address, now);
+  const question = readQuestion(index, read.value, address, now, 1);
+  const answer = answerOf(index, question.query, question.notices);
   const choices = choicesOf(answer, settings);
 
   history.replaceState(null, '', '/walks?utm=x');
@@ -171,8 +173,8 @@ function drawnBothWays(facet: object, kind: string, language: string, address: s
   listing.opened.combos.set('one', 0);
   const scripted = document.createElement('div');
   render(
-    html`${drawFacets(listing)} ${drawChips(listing)} ${drawCount(listing)} ${drawSort(listing)} ${drawResults(listing)}
-    ${drawPager(listing, () => undefined)}`,
+    html`${drawFacets(listing)} ${drawChips(listing)} ${drawCount(listing)} ${drawSize(listing)} ${drawSort(listing)}
+    ${drawResults(listing)} ${drawPager(listing, () => undefined)}`,
     scripted,
   );
 
@@ -270,6 +272,7 @@ function treeOf(root: HTMLElement): unknown {
       all(one, 'time').map((time) => time.getAttribute('datetime')),
     ]),
     empty: all(root, '.ivy-empty p, .ivy-way').map(words),
+    shown: all(root, '.ivy-shown').map(words),
     pages: all(root, '.ivy-pager a, .ivy-gap').map((one) => [
       words(one),
       one.getAttribute('aria-label'),
@@ -317,5 +320,15 @@ describe.each(Object.keys(states))('%s', (kind) => {
     } else if (kind !== 'favourites') expect(ofOne(plain)).toEqual(ofOne(scripted));
     // every way on is an address of this page that keeps what is not the lens's
     for (const href of waysOn(plain)) expect(href).toMatch(/^\?utm=x(&|$)/);
+  });
+});
+
+describe.each(['pages', 'more', 'endless', 'all'])('paging %s', (mode) => {
+  const paging = { mode, size: 4, sizes: [8, 20] };
+  test.each(['', 'page=2', 'page=3&size=8', 'far=walk&page=9', 'size=20'])('?%s', (address) => {
+    const facet = { field: 'kind' };
+    const { scripted, plain } = drawnBothWays(facet, 'checkboxes', 'en', address, paging);
+    expect(treeOf(plain)).toEqual(treeOf(scripted));
+    expect(all(scripted, '.ivy-card').length).toBeGreaterThan(0);
   });
 });

@@ -12,9 +12,9 @@ import {
 } from '@ivy/core';
 import { html, render } from 'lit-html';
 import { drawChips } from '../src/draw/chips.js';
-import { drawCount, drawSort } from '../src/draw/count-and-sort.js';
+import { drawCount, drawSize, drawSort } from '../src/draw/count-and-sort.js';
 import { drawFacets } from '../src/draw/facets.js';
-import { drawPager } from '../src/draw/pager.js';
+import { drawPager } from '../src/paging/paging.js';
 import { Listing } from '../src/listing/listing.js';
 import { HttpTransport } from '../src/listing/transport.js';
 
@@ -65,6 +65,8 @@ const now = Date.UTC(2026, 4, 18);
 export class Visit {
   readonly page = document.body.appendChild(document.createElement('div'));
   readonly listing: Listing;
+  /** Query strings the server was asked for, in turn. */
+  readonly asked: string[] = [];
 
   private constructor(lens: object) {
     const read = readLens(lens);
@@ -80,7 +82,10 @@ export class Visit {
         const terms = findTerms(index, readQuestion(index, read.value, rest, now).query, asked, text);
         return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(terms) });
       }
-      const answer = answerCompactly(index, readQuestion(index, read.value, query, now).query);
+      this.asked.push(query);
+      const from = Number(/^~from=(\d+)&/.exec(query)?.[1] ?? 1);
+      const own = query.replace(/^~from=\d+&/, '');
+      const answer = answerCompactly(index, readQuestion(index, read.value, own, now, from).query);
       const isKnown = path.endsWith('/listing/known');
       const body = { known: 'known', answer, ...(!isKnown && { settings, frame: frameOf(index, read.value) }) };
       return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(body) });
@@ -98,8 +103,8 @@ export class Visit {
 
   #draw(): void {
     const { listing } = this;
-    const parts = html`${drawFacets(listing)} ${drawCount(listing)} ${drawSort(listing)} ${drawChips(listing)}
-    ${drawPager(listing, () => undefined)}`;
+    const parts = html`${drawFacets(listing)} ${drawCount(listing)} ${drawSize(listing)} ${drawSort(listing)}
+    ${drawChips(listing)} ${drawPager(listing, () => undefined)}`;
     render(parts, this.page);
   }
 

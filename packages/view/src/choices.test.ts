@@ -26,6 +26,7 @@ const habitat: TermFacetAnswer = {
 const settings = {
   facets: [{ key: 'habitat' }, { key: 'kind' }],
   defaultSort: 'newest',
+  paging: { mode: 'pages', size: 12, sizes: [] },
   address: { prefix: '', sort: 'sort', page: 'page', apply: 'change' },
   names: ['habitat', 'zone', 'kind', 'sort', 'page'],
 } as unknown as Settings;

@@ -8,6 +8,8 @@ export interface Choices {
   /** Null: the lens's own choice. */
   sort: string | null;
   page: number;
+  /** Posts a page; null or absent: the lens's own. */
+  size?: number | null;
 }
 
 /** The choices an answer was given for. */
@@ -17,9 +19,12 @@ export function choicesOf(answer: Answer, settings: Settings): Choices {
     const values = selectedValues(facet);
     if (values.length > 0) facets[facet.key] = values;
   }
-  const name = settings.address.prefix + settings.address.sort;
-  const sort = splitAddress(answer.address).find((parameter) => parameter.name === name)?.value ?? null;
-  return { facets, sort, page: answer.page };
+  const { prefix, sort, size } = settings.address;
+  const said = splitAddress(answer.address);
+  const valueOf = (name: string) => said.find((parameter) => parameter.name === prefix + name)?.value ?? null;
+  const choices: Choices = { facets, sort: valueOf(sort), page: answer.page };
+  if (settings.paging.sizes.length > 0) choices.size = Number(valueOf(size)) || null;
+  return choices;
 }
 
 function selectedValues(facet: FacetAnswer): string[] {
@@ -78,7 +83,7 @@ export function startChoices(settings: Settings): Record<string, string[]> {
 
 /** Writes choices as an address: the lens's own parameters, canonical but for what only the posts can tell. */
 export function writeChoices(choices: Choices, settings: Settings): string {
-  const { prefix, sort, page } = settings.address;
+  const { prefix, sort, page, size } = settings.address;
   const parts: string[] = [];
   for (const { key, start } of settings.facets) {
     // what a switch starts as is not said, and that it is neither then is
@@ -88,6 +93,7 @@ export function writeChoices(choices: Choices, settings: Settings): string {
       parts.push(`${encodePart(prefix + key)}=${[...values].sort(byCodeUnits).map(encodePart).join(',')}`);
   }
   if (choices.sort !== null) parts.push(`${encodePart(prefix + sort)}=${encodePart(choices.sort)}`);
+  if (choices.size) parts.push(`${encodePart(prefix + size)}=${choices.size}`);
   if (choices.page > 1) parts.push(`${encodePart(prefix + page)}=${choices.page}`);
   return parts.join('&');
 }

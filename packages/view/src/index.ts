@@ -13,3 +13,5 @@ export { barsOf } from './range.js';
 export * from './range-text.js';
 export * from './shown.js';
 export * from './view.js';
+export * from './paging/pager.js';
+export * from './paging/paging.js';

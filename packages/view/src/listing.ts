@@ -1,5 +1,4 @@
 import { fill, fillPlural } from '@ivy/core';
-import { pageNumbers } from './page-numbers.js';
 import { figure } from './formats.js';
 import { linkTo, type Link, type Shown } from './shown.js';
 
@@ -72,45 +71,6 @@ export function emptyView(shown: Shown): EmptyView {
     };
   });
   return { title: texts.emptyTitle, lead: ways.length > 0 ? texts.emptyWays : null, ways };
-}
-
-/** A page one can go to. */
-export interface PageLink {
-  label: string;
-  /** In words, for those who hear it. */
-  name: string;
-  current: boolean;
-  link: Link;
-}
-
-export interface PagerView {
-  label: string;
-  previous: PageLink | null;
-  /** Null stands for a gap. */
-  pages: (PageLink | null)[];
-  next: PageLink | null;
-}
-
-/** Null where there is one page. */
-export function pagerView(shown: Shown): PagerView | null {
-  const { answer, settings, choices } = shown;
-  if (answer.pages <= 1) return null;
-  const { texts, language } = settings;
-  const { page } = choices;
-  const to = (n: number, label: string, name: string): PageLink => ({
-    label,
-    name,
-    current: n === page,
-    link: linkTo(shown, { ...choices, page: n }),
-  });
-  return {
-    label: texts.pages,
-    previous: page > 1 ? to(page - 1, texts.previous, texts.previous) : null,
-    pages: pageNumbers(page, answer.pages).map((n) =>
-      n === null ? null : to(n, figure(language, n), fill(texts.page, { n: figure(language, n) })),
-    ),
-    next: page < answer.pages ? to(page + 1, texts.next, texts.next) : null,
-  };
 }
 
 /** “Show 37 notes”, by what is chosen this moment. */

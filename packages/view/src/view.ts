@@ -6,13 +6,13 @@ import {
   countView,
   emptyView,
   noticesView,
-  pagerView,
   sortView,
   type CountView,
   type EmptyView,
-  type PagerView,
   type SortView,
 } from './listing.js';
+import type { PagerView } from './paging/pager.js';
+import { pagerView, sizeView, type SizeView } from './paging/paging.js';
 import type { Shown } from './shown.js';
 
 /** All that a page shows of a lens, as plain data. Every word, number and date is ready, every way on is an address. */
@@ -23,6 +23,7 @@ export interface View {
   chips: ChipsView | null;
   count: CountView;
   sort: SortView | null;
+  size: SizeView | null;
   notices: string[];
   cards: CardView[];
   /** In place of cards, where nothing is found. */
@@ -43,6 +44,7 @@ export function viewOf(shown: Shown): View {
     chips: chipsView(shown),
     count: countView(shown),
     sort: sortView(shown),
+    size: sizeView(shown),
     notices: noticesView(shown),
     cards: cardViews(shown),
     empty: shown.answer.matched === 0 ? emptyView(shown) : null,

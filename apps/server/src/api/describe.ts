@@ -56,6 +56,11 @@ export function TakesPageQuery(): MethodDecorator {
       required: false,
       description: 'Terms all posts on this page must have: `field:term`, several with commas.',
     }),
+    ApiQuery({
+      name: '~from',
+      required: false,
+      description: 'Where pages stand below one another: the first one wanted by a page script, 1 if not said.',
+    }),
     Refuses({ 400: ['bad-page', 'too-long'], 414: ['address-too-long'] }),
   );
 }

@@ -9,4 +9,5 @@ export type { HealthView } from '../health/health.controller.js';
 export type { AboutView } from '../studio/about/about.controller.js';
 export type { JobStatus } from '../studio/intake/jobs.js';
 export type { LensSummary, LensView, ReleaseMade, ReleaseView } from '../studio/lenses/lens.view.js';
+export type { PostList } from '../studio/sources/posts.js';
 export type { SourceSummary, SourceView, TermView } from '../studio/sources/source.view.js';

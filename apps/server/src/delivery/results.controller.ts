@@ -61,11 +61,11 @@ export class ResultsController {
     reply: FastifyReply,
     what: (ready: Ready) => Parameters<ResultsService['written']>[1],
   ): Promise<Buffer | void> {
-    const { own, address } = pageQueryOf(request);
+    const { own, from, address } = pageQueryOf(request);
     const ready = await this.service.ready(slug, 'release', own);
     allowOrigin(request, reply, ready);
     if (isFresh(request, reply, ready.etag)) return;
-    return sent(request, reply, await this.service.written(ready, what(ready), address));
+    return sent(request, reply, await this.service.written(ready, what(ready), address, from));
   }
 
   @Get('terms/:facet')
@@ -106,16 +106,21 @@ export function queryOf(request: FastifyRequest): string {
   return at < 0 ? '' : url.slice(at + 1);
 }
 
-/** What a page sets for itself, and the rest of what it asks: `~prefix` and `~scope` are no part of its address. */
-export function pageQueryOf(request: FastifyRequest): { own: ForPage; address: string } {
+const ownNames = new Set(['~prefix', '~scope', '~from']);
+
+/** What a page sets for itself, and the rest of what it asks: what begins with `~` is no part of its address. */
+export function pageQueryOf(request: FastifyRequest): { own: ForPage; from: number; address: string } {
   const query = queryOf(request);
-  if (!query.includes('~') && !query.includes('%7')) return { own: { prefix: null, scope: '' }, address: query };
+  if (!query.includes('~') && !query.includes('%7')) {
+    return { own: { prefix: null, scope: '' }, from: 1, address: query };
+  }
   checkLength(query);
   const parameters = splitAddress(query);
   const valueOf = (name: string) => parameters.find((one) => one.name === name)?.value ?? null;
   return {
     own: { prefix: valueOf('~prefix'), scope: valueOf('~scope') ?? '' },
-    address: parameters.flatMap(({ name, raw }) => (name === '~prefix' || name === '~scope' ? [] : raw)).join('&'),
+    from: Number(/^[1-9]\d{0,8}$/.exec(valueOf('~from') ?? '')?.[0] ?? 1),
+    address: parameters.flatMap(({ name, raw }) => (ownNames.has(name) ? [] : raw)).join('&'),
   };
 }
 

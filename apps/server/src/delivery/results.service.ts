@@ -119,9 +119,9 @@ export class ResultsService {
   }
 
   /** Reads an address, and waits until what it asks for can be answered without holding others up. */
-  async question({ kept, posts }: Ready, address: string, now = Date.now()): Promise<Question> {
+  async question({ kept, posts }: Ready, address: string, now = Date.now(), from?: number): Promise<Question> {
     checkLength(address);
-    const reading = readQuestion(posts.index, kept.lens, address, now);
+    const reading = readQuestion(posts.index, kept.lens, address, now, from);
     const ahead = this.#ahead.get(posts)?.get(kept.lens);
     if (ahead && searches(reading.query)) await this.#orForget(posts, kept.lens, ahead.words());
     await inTurns(prepareAnswer(posts.index, reading.query));
@@ -154,16 +154,20 @@ export class ResultsService {
     return ahead;
   }
 
-  /** The body of `results` as it is sent. Answers that are asked for again and again are written once. */
+  /**
+   * The body of `results` as it is sent. Answers that are asked for again and again are written once.
+   * @param from  where pages stand below one another: the first one wanted by a page
+   */
   async written(
     ready: Ready,
     what: 'results' | 'listing' | 'page' | 'first page',
     address: string,
+    from = 1,
   ): Promise<ResponseBody> {
-    const name = `${what} ${ready.etag} ${address}`;
+    const name = `${what} ${ready.etag} ${from} ${address}`;
     let written = this.#written.get(name);
     if (!written) {
-      const question = await this.question(ready, address);
+      const question = await this.question(ready, address, undefined, what === 'results' ? undefined : from);
       written = await writeBody(this.#body(ready, what, question));
       this.#written.put(name, written);
     }

@@ -10,11 +10,13 @@ export const fetcher = async (url: string): Promise<unknown> => (await api.fetch
 /**
  * What is at a path of the API, kept by its address.
  * @param parts  the parts of the path; null asks for nothing yet
+ * @param query  the query string, without its question mark
  */
 export function useApi<P extends PathsOf<'get'>>(
   path: P,
   parts: PartsOf<P> | null,
   options?: SWRConfiguration<AnswerOf<P>, Error>,
+  query = '',
 ): SWRResponse<AnswerOf<P>, Error> {
-  return useSWR<AnswerOf<P>, Error>(parts && urlOf(path, parts), options);
+  return useSWR<AnswerOf<P>, Error>(parts && urlOf(path, parts) + (query && `?${query}`), options);
 }

@@ -1,7 +1,7 @@
 import type { Facet } from '@ivy/core';
 import { duplicateFacet, removeFacet } from './edits.js';
 import type { BenchParts } from './parts.js';
-import { ResultsWiring } from './results-wiring.js';
+import { ResultsWiring } from './results/results-wiring.js';
 import { Wiring } from './wiring.js';
 
 /** The settings of what is in hand: a facet, or else the results. */
@@ -36,6 +36,10 @@ export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet }: B
       ) : (
         <ResultsWiring
           lens={lens}
+          source={source.slug}
+          fields={source.fields}
+          posts={source.posts}
+          dryRun={dryRun}
           onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })}
         />
       )}

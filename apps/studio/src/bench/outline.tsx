@@ -3,6 +3,7 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import {
   facetLabel,
   kindOf,
+  pagingOf,
   usableFields,
   suitingKind,
   warningsOf,
@@ -123,7 +124,9 @@ export function Outline({
       >
         Cards, order and pages
         <span className="leader" aria-hidden="true" />
-        <span className="text-[12.5px] text-ink-3">{lens.paging.mode === 'all' ? 'all' : `${lens.paging.size}`}</span>
+        <span className="text-[12.5px] text-ink-3">
+          {pagingOf(lens.paging).hasSize ? `${lens.paging.size}` : 'all'}
+        </span>
       </button>
       <div className="mt-auto border-t border-rule pt-3 pb-3">
         <h2 className="flex items-baseline justify-between px-3.5 pb-1">

@@ -37,14 +37,14 @@ export function usePreview(
   }, [address, say]);
   const goWith = useEffectEvent(() => go());
 
-  const answer = useEffectEvent(async (id: number, asked: string) => {
+  const answer = useEffectEvent(async (id: number, asked: string, from?: number) => {
     // a preview that has just loaded asks with no address: it is told the real one instead
     if (shown.current === null && asked !== address) return go();
     shown.current = asked;
     running.current?.abort();
     const { signal } = (running.current = new AbortController());
     try {
-      const dryRun = await dryRuns.run(lens, asked, signal);
+      const dryRun = await dryRuns.run(lens, asked, signal, from);
       setState({ dryRun, problem: null });
       say({ ivy: 'reply', id, reply: dryRun });
     } catch (error) {
@@ -58,7 +58,7 @@ export function usePreview(
     if (message.ivy === 'went') {
       shown.current = message.address;
       onWent(message.address, message.how);
-    } else if (message.ivy === 'ask') void answer(message.id, message.address);
+    } else if (message.ivy === 'ask') void answer(message.id, message.address, message.from);
   });
   useEffect(() => {
     const listen = (event: MessageEvent<FromPreview>) => {

@@ -2,7 +2,8 @@ import { checkLens, readLens, readSnapshot, dryRun, type Lens, type PostIndex, t
 
 /** What the Bench asks of its worker. */
 export type ToWorker =
-  { ask: 'load'; bytes: ArrayBuffer; source: string } | { ask: 'try'; id: number; lens: Lens; address: string };
+  | { ask: 'load'; bytes: ArrayBuffer; source: string }
+  | { ask: 'try'; id: number; lens: Lens; address: string; from?: number };
 
 /** What the worker says. */
 export type FromWorker =
@@ -28,11 +29,11 @@ export function answerMessage(message: ToWorker): FromWorker {
       return { said: 'not-loaded' };
     }
   }
-  const { id, address } = message;
+  const { id, address, from } = message;
   if (!index) return { said: 'not-loaded' };
   const config = JSON.stringify(message.lens);
   if (last?.config === config)
-    return { said: 'dry-run', id, dryRun: dryRun(index, last.lens, source, address, Date.now()) };
+    return { said: 'dry-run', id, dryRun: dryRun(index, last.lens, source, address, Date.now(), from) };
   const read = readLens(message.lens);
   const problems = read.ok ? checkLens(read.value, index.fields) : read.problems;
   if (!read.ok || problems.length > 0) {
@@ -40,7 +41,7 @@ export function answerMessage(message: ToWorker): FromWorker {
     return { said: 'refused', id, problem: 'The lens has settings that can’t work. See errors.', errors };
   }
   last = { config, lens: read.value };
-  return { said: 'dry-run', id, dryRun: dryRun(index, read.value, source, address, Date.now()) };
+  return { said: 'dry-run', id, dryRun: dryRun(index, read.value, source, address, Date.now(), from) };
 }
 
 // a test that imports this is in no worker

@@ -6,9 +6,10 @@ import type { FromWorker, ToWorker } from './dry-run-worker.js';
 /** Whoever tries a lens out: the server, or a worker that holds the posts. */
 export interface DryRuns {
   /**
+   * @param from  where pages stand below one another: the first one wanted, 1 if not said
    * @throws ApiProblem of settings that can't work, Unreachable, or the AbortError of `signal`
    */
-  run(lens: Lens, address: string, signal: AbortSignal): Promise<DryRun>;
+  run(lens: Lens, address: string, signal: AbortSignal, from?: number): Promise<DryRun>;
   stop(): void;
 }
 
@@ -16,12 +17,12 @@ export interface DryRuns {
 export class ServerDryRuns implements DryRuns {
   constructor(private readonly slug: string) {}
 
-  run(lens: Lens, address: string, signal: AbortSignal): Promise<DryRun> {
+  run(lens: Lens, address: string, signal: AbortSignal, from?: number): Promise<DryRun> {
     return api.ask(
       'post',
       '/api/v1/lenses/{slug}/draft/dry-run',
       { slug: this.slug },
-      { body: { config: lens, address }, signal },
+      { body: { config: lens, address, ...(from !== undefined && { from }) }, signal },
     );
   }
 
@@ -60,14 +61,14 @@ export class WorkerDryRuns implements DryRuns {
     return this.#ready;
   }
 
-  run(lens: Lens, address: string, signal: AbortSignal): Promise<DryRun> {
-    if (!this.#ready || !this.#worker) return this.instead.run(lens, address, signal);
+  run(lens: Lens, address: string, signal: AbortSignal, from?: number): Promise<DryRun> {
+    if (!this.#ready || !this.#worker) return this.instead.run(lens, address, signal, from);
     const id = this.#next++;
     const worker = this.#worker;
     return new Promise<DryRun>((done, fail) => {
       this.#waiting.set(id, { done, fail });
       signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
-      worker.postMessage({ ask: 'try', id, lens, address } satisfies ToWorker);
+      worker.postMessage({ ask: 'try', id, lens, address, ...(from !== undefined && { from }) } satisfies ToWorker);
     }).finally(() => this.#waiting.delete(id));
   }
 

@@ -27,10 +27,20 @@ export function answerAddress(index: PostIndex, lens: Lens, address: string, now
   return answer(index, query, notices);
 }
 
-/** An address read for an answer at a moment: `prepareAnswer` and `answer` are to be given this very query. */
-export function readQuestion(index: PostIndex, lens: Lens, address: string, now: number): AddressReading {
+/**
+ * An address read for an answer at a moment: `prepareAnswer` and `answer` are to be given this very query.
+ * @param from  where pages stand below one another: the first one wanted; without it, the address's own page alone
+ */
+export function readQuestion(
+  index: PostIndex,
+  lens: Lens,
+  address: string,
+  now: number,
+  from?: number,
+): AddressReading {
   const reading = readAddress(address, lens, index, now);
-  return { ...reading, query: { ...reading.query, seed: String(zoneDays(lens.zone).dayAt(now)) } };
+  const seed = String(zoneDays(lens.zone).dayAt(now));
+  return { ...reading, query: { ...reading.query, seed, ...(from !== undefined && { from }) } };
 }
 
 /**
@@ -42,8 +52,8 @@ export function pageSettings(index: PostIndex, lens: Lens, source: string): Sett
 }
 
 /** Tries a lens out, wherever the index is: on the server or in a worker of the Bench. */
-export function dryRun(index: PostIndex, lens: Lens, source: string, address: string, now: number): DryRun {
-  const { query, notices } = readQuestion(index, lens, address, now);
+export function dryRun(index: PostIndex, lens: Lens, source: string, address: string, now: number, from = 1): DryRun {
+  const { query, notices } = readQuestion(index, lens, address, now, from);
   return dryRunOfQuestion(index, lens, source, query, notices);
 }
 

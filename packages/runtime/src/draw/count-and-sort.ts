@@ -1,4 +1,4 @@
-import { countView, sortView } from '@ivy/view';
+import { countView, sizeView, sortView, type SortView } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
@@ -15,18 +15,33 @@ export function drawCount(listing: Listing): TemplateResult | typeof nothing {
   </p>`;
 }
 
+/** How many posts a page, where that is a visitor's to choose. */
+export function drawSize(listing: Listing): TemplateResult | typeof nothing {
+  const shown = shownOf(listing);
+  const view = shown && sizeView(shown);
+  if (!view) return nothing;
+  return drawList(view, (value) => {
+    void listing.choose({ ...listing.choices, size: value === '' ? null : Number(value), page: 1 });
+  });
+}
+
 export function drawSort(listing: Listing): TemplateResult | typeof nothing {
   const shown = shownOf(listing);
   const view = shown && sortView(shown);
   if (!view) return nothing;
-  const pick = (event: Event) => {
-    const { value } = event.target as HTMLSelectElement;
+  return drawList(view, (value) => {
     void listing.choose({ ...listing.choices, sort: value === '' ? null : value, page: 1 });
-  };
+  });
+}
+
+function drawList({ label, options }: Omit<SortView, 'name'>, pick: (value: string) => void): TemplateResult {
   return html`<label class="ivy-sort">
-    <span>${view.label}</span>
-    <select .value=${live(view.options.find((option) => option.chosen)?.value ?? '')} @change=${pick}>
-      ${view.options.map(({ value, label, chosen }) => html`<option value=${value} ?selected=${chosen}>${label}</option>`)}
+    <span>${label}</span>
+    <select
+      .value=${live(options.find((option) => option.chosen)?.value ?? '')}
+      @change=${(event: Event) => pick((event.target as HTMLSelectElement).value)}
+    >
+      ${options.map(({ value, label, chosen }) => html`<option value=${value} ?selected=${chosen}>${label}</option>`)}
     </select>
   </label>`;
 }

@@ -1,8 +1,8 @@
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { drawChips } from '../draw/chips.js';
-import { drawCount, drawSort } from '../draw/count-and-sort.js';
+import { drawCount, drawSize, drawSort } from '../draw/count-and-sort.js';
 import { drawFacet, drawFacets, showText } from '../draw/facets.js';
-import { drawPager } from '../draw/pager.js';
+import { drawPager } from '../paging/paging.js';
 import { drawResults } from '../draw/results.js';
 import type { Listing } from '../listing/listing.js';
 import { Part } from './part.js';
@@ -49,7 +49,7 @@ export class IvyLens extends Part {
       <div class="ivy-main" tabindex="-1">
         <div class="ivy-head">
           ${answer && settings && hasFacets ? this.#drawFiltersButton(listing) : nothing} ${drawChips(listing)}
-          <div class="ivy-bar">${drawCount(listing)} ${drawSort(listing)}</div>
+          <div class="ivy-bar">${drawCount(listing)} ${drawSize(listing)} ${drawSort(listing)}</div>
         </div>
         ${drawResults(listing)} ${drawPager(listing, () => this.#toTop())}
       </div>

@@ -11,6 +11,7 @@ const settings = {
   facets: [{ key: 'kind' }],
   sort: [],
   defaultSort: null,
+  paging: { mode: 'pages', size: 12, sizes: [] },
   address: { prefix: '', sort: 'sort', page: 'page', apply: 'change' },
   names: ['kind', 'sort', 'page'],
   texts: englishTexts,

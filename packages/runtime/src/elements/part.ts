@@ -2,6 +2,7 @@ import { directionOf, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
 import { Listing } from '../listing/listing.js';
 import { leave, listingOf } from '../listing/listings.js';
+import { watchNearness } from '../paging/near.js';
 import { addStyles } from '../styles.js';
 
 /** Where this script came from is where answers come from. */
@@ -67,6 +68,7 @@ export abstract class Part extends HTMLElement {
     this.#isAsked = false;
     this.#sayLanguage();
     render(this.render(), this);
+    if (this.listing) watchNearness(this, this.listing);
   }
 
   /** Belongs to its listing from now on. */

@@ -6,6 +6,7 @@ import { HttpTransport } from './transport.js';
 const settings = {
   facets: [{ key: 'q' }, { key: 'kind' }],
   defaultSort: null,
+  paging: { mode: 'pages', size: 12, sizes: [] },
   address: { prefix: '', sort: 'sort', page: 'page', apply: 'change' },
   names: ['q', 'kind', 'kinds', 'sort', 'page'],
 } as unknown as Settings;

@@ -29,6 +29,8 @@ export class Listing {
   base = '';
   /** Whether an answer is on its way. */
   waiting = true;
+  /** Whether the posts of a further page are on their way, to be put below. */
+  loadsMore = false;
   readonly opened = new Opened();
   readonly marked = new Marks();
   readonly finder = new TermFinder(
@@ -45,11 +47,14 @@ export class Listing {
   readonly #answers = new Lru<string, Reply>(answersKept);
   readonly #stops: (() => void)[];
   #running: AbortController | undefined;
+  /** What is fetched before it is asked for, by address and first page. */
+  readonly #ahead = new Lru<string, Promise<Reply>>(4);
   /** Counting what is picked but not applied: apart from `#running`, so that neither takes the other's answer away. */
   #counting: AbortController | undefined;
   /** Whether choices were picked that the button has not applied yet. */
   #picked = false;
   #typing = false;
+  #known: string | undefined;
 
   /**
    * @param id  tells it from all others of the page: ids of its parts begin with it, and what is folded is kept by it
@@ -119,6 +124,50 @@ export class Listing {
     } catch (error) {
       this.#fail(error, running.signal);
     }
+  }
+
+  /** Puts the posts of the next page below those that are there. The address says that page from then on. */
+  async more(): Promise<void> {
+    const { answer, settings } = this;
+    if (!answer || !settings || this.loadsMore || answer.page >= answer.pages) return;
+    const choices = { ...this.choices, page: answer.page + 1 };
+    const address = this.#address(choices);
+    const running = (this.#running = new AbortController());
+    this.loadsMore = true;
+    this.redraw();
+    try {
+      const reply = await this.#fetch(address, running.signal, choices.page);
+      if (running.signal.aborted) return;
+      this.bar.write(address, 'replace');
+      // after a release, or a change of posts, pages of before and after do not fit together
+      if (reply.known !== this.#known) return await this.ask(address, true);
+      const whole = {
+        ...reply.answer,
+        from: answer.from ?? answer.page,
+        items: [...answer.items, ...reply.answer.items],
+      };
+      this.#answers.put(address, { ...reply, answer: whole });
+      this.#take({ ...reply, answer: whole });
+      this.#tell('answer');
+    } catch (error) {
+      this.#fail(error, running.signal);
+    } finally {
+      this.loadsMore = false;
+      this.redraw();
+    }
+  }
+
+  /** Fetches where a visitor may go next, so that it is there when they do. Without choices: the next page. */
+  fetchAhead(choices?: Choices): void {
+    const { answer } = this;
+    if (!answer || (!choices && answer.page >= answer.pages)) return;
+    const next = choices ?? { ...this.choices, page: answer.page + 1 };
+    const address = this.#address(next);
+    const from = choices ? undefined : next.page;
+    const key = `${from ?? ''} ${address}`;
+    if (this.#ahead.get(key)) return;
+    const fetched = this.transport.ask(address, new AbortController().signal, from);
+    void this.#ahead.put(key, fetched).catch(() => this.#ahead.delete(key));
   }
 
   /** Whether choices wait for the button. */
@@ -215,10 +264,14 @@ export class Listing {
     for (const watcher of this.#watchers) watcher(what);
   }
 
-  async #fetch(address: string, signal: AbortSignal): Promise<Reply> {
-    const reply = await this.transport.ask(address, signal);
+  async #fetch(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
+    const key = `${from ?? ''} ${address}`;
+    const ahead = this.#ahead.get(key);
+    // fetched ahead, it is good for one time: what is asked for later is asked anew
+    this.#ahead.delete(key);
+    const reply = await (ahead ?? this.transport.ask(address, signal, from));
     // pressed, a button finds its answer here at once
-    if (!signal.aborted) this.#answers.put(address, reply);
+    if (!signal.aborted && from === undefined) this.#answers.put(address, reply);
     return reply;
   }
 
@@ -239,7 +292,8 @@ export class Listing {
     void this.load();
   }
 
-  #take({ settings, answer }: Reply): void {
+  #take({ settings, answer, known }: Reply): void {
+    this.#known = known;
     this.marked.of(settings.source);
     this.settings = settings;
     this.answer = answer;

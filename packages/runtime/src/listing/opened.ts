@@ -17,6 +17,9 @@ export class Opened {
   /** What stands in search boxes while they are typed in. */
   readonly typed = new Map<string, string>();
 
+  /** Pages that came by themselves since a visitor last asked for more. */
+  loads = 0;
+
   /** Lets go of what stands in the boxes of a facet, or of all, and is no choice. */
   forgetTyped(key?: string): void {
     if (key === undefined) {

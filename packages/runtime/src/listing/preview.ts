@@ -5,7 +5,8 @@ import { fetchJson, urlOfTerms, type Reply, type Transport } from './transport.j
 
 /** What a preview says to the Bench around it. */
 export type FromPreview =
-  { ivy: 'ask'; id: number; address: string } | { ivy: 'went'; address: string; how: 'push' | 'replace' };
+  | { ivy: 'ask'; id: number; address: string; from?: number }
+  | { ivy: 'went'; address: string; how: 'push' | 'replace' };
 
 /** A state a page can be in. `live`: as its address says; `first`: as one who comes with no address sees it. */
 export type PageState = 'live' | 'first' | 'empty' | 'loading' | 'failed';
@@ -107,12 +108,12 @@ class PreviewTransport implements Transport {
     });
   }
 
-  ask(address: string, signal: AbortSignal): Promise<Reply> {
+  ask(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
     const id = this.#next++;
     return new Promise<Reply>((done, fail) => {
       this.#waiting.set(id, { done, fail });
       signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
-      say({ ivy: 'ask', id, address });
+      say({ ivy: 'ask', id, address, ...(from !== undefined && { from }) });
     }).finally(() => this.#waiting.delete(id));
   }
 

@@ -4,11 +4,16 @@ import { expandAnswer, type Answer, type CompactAnswer, type FoundTerms, type Fr
 export interface Reply {
   settings: Settings;
   answer: Answer;
+  /** Names the release and the posts it was made of; absent where nothing else can come. */
+  known?: string;
 }
 
 /** Whoever answers an address: the server, or the Bench around a preview. */
 export interface Transport {
-  ask(address: string, signal: AbortSignal): Promise<Reply>;
+  /**
+   * @param from  where pages stand below one another: the first one wanted, if not all up to the address's own
+   */
+  ask(address: string, signal: AbortSignal, from?: number): Promise<Reply>;
   /** Terms of a facet that hold a text, those too that answers leave out. */
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms>;
 }
@@ -40,15 +45,16 @@ export class HttpTransport implements Transport {
     this.#lead = own.map((one) => `${encodeURI(one)}&`).join('');
   }
 
-  async ask(address: string, signal: AbortSignal): Promise<Reply> {
-    const url = `${this.#base}/listing/${this.#newest}?${this.#lead}${address}`;
+  async ask(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
+    const first = from === undefined ? '' : `~from=${from}&`;
+    const url = `${this.#base}/listing/${this.#newest}?${this.#lead}${first}${address}`;
     const { known, settings, frame, answer } = (await fetchJson(url, signal)) as Page;
     if (settings && frame) {
       this.#frames.set(known, { settings, frame });
       this.#newest = known;
     }
     const own = this.#frames.get(known)!;
-    return { settings: own.settings, answer: expandAnswer(answer, own.frame, own.settings) };
+    return { known, settings: own.settings, answer: expandAnswer(answer, own.frame, own.settings) };
   }
 
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {

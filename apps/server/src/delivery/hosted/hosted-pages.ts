@@ -24,7 +24,7 @@ export class HostedPages {
       void reply.redirect(joined === '' ? path : `${path}?${joined}`, 303);
       return;
     }
-    const question = await this.service.question(ready, address, now);
+    const question = await this.service.question(ready, address, now, 1);
     const page = this.#draw(ready, slug, which, path, question);
     void reply.header('content-type', 'text/html; charset=utf-8');
     void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);

@@ -1,4 +1,4 @@
-import type { ChipsView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
+import type { ChipsView, MoreView, NumbersView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
 import { drawCards } from './plain-cards.js';
 import { drawFacets } from './plain-facets.js';
 import { html, type Markup } from './markup.js';
@@ -44,7 +44,7 @@ export function drawPlain({ view, shown: { settings }, foreign, path }: Plain): 
             <strong>${view.count.matched}</strong>
             ${view.count.of !== null && html`<span>${view.count.of}</span>`}
           </p>
-          ${view.sort && drawSort(view.sort)}
+          ${view.size && drawSort(view.size)} ${view.sort && drawSort(view.sort)}
         </div>
       </div>
       <h2 class="ivy-unseen">${settings.texts.results}</h2>
@@ -76,6 +76,7 @@ function drawChips({ label, chips, clear }: ChipsView): Markup {
   </ul>`;
 }
 
+/** A list to choose from: the order, or how many a page. */
 function drawSort({ label, name, options }: SortView): Markup {
   return html`<label class="ivy-sort"
     ><span>${label}</span>
@@ -98,7 +99,18 @@ function drawEmpty({ title, lead, ways }: NonNullable<View['empty']>): Markup {
   </div>`;
 }
 
-function drawPager({ label, previous, pages, next }: PagerView): Markup {
+function drawPager(view: PagerView): Markup {
+  return view.form === 'more' ? drawMore(view) : drawNumbers(view);
+}
+
+function drawMore({ label, more, left, shown, link }: MoreView): Markup {
+  return html`<nav class="ivy-pager ivy-more-pager" aria-label="${label}">
+    ${more !== null && html`<a class="ivy-more" href="${link.href}" rel="next"><b>${more}</b>, ${left}</a>`}
+    <span class="ivy-shown">${shown}</span>
+  </nav>`;
+}
+
+function drawNumbers({ label, previous, pages, next }: NumbersView): Markup {
   const link = (page: PageLink, rel: string | null = null) =>
     html`<a
       class="ivy-page"

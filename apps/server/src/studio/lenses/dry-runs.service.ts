@@ -14,13 +14,13 @@ export class DryRunsService {
   ) {}
 
   /** Answers with a config as it would be answered: what the Bench shows while one works on it. */
-  async answer(slug: string, body: { config: object; address: string }): Promise<DryRun> {
+  async answer(slug: string, body: { config: object; address: string; from?: number }): Promise<DryRun> {
     const { lens: row, config } = await this.lenses.readFor(slug, body.config);
     checkLength(body.address);
     const { index } = await this.indexes.of(row.sourceId);
     const now = Date.now();
     await inTurns(prewarmColumns(index, config));
-    const { query, notices } = readQuestion(index, config, body.address, now);
+    const { query, notices } = readQuestion(index, config, body.address, now, body.from ?? 1);
     await inTurns(prepareAnswer(index, query));
     return dryRunOfQuestion(index, config, row.source.slug, query, notices);
   }

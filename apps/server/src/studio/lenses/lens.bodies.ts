@@ -41,6 +41,12 @@ export class DryRunBody extends DraftBody {
   @IsString()
   @MaxLength(8192)
   address: string;
+
+  @ApiPropertyOptional({ description: 'Where pages stand below one another: the first one wanted, 1 if not said.' })
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  from?: number;
 }
 
 export class ReleaseBody {

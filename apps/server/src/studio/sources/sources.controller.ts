@@ -1,6 +1,6 @@
 import { writeSnapshot } from '@ivy/core';
-import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
-import { ApiBody, ApiConsumes, ApiHeader, ApiTags } from '@nestjs/swagger';
+import { Controller, Delete, Get, HttpCode, Param, Post, Query, Req, Res } from '@nestjs/common';
+import { ApiBody, ApiConsumes, ApiHeader, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, AnswersAs, AnswersNothing, Refuses } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { notFound, Problem } from '../../problem/problem.js';
@@ -9,6 +9,7 @@ import { inTurns } from '../../shared/turns.js';
 import { IndexCache } from '../../delivery/index-cache.js';
 import { IntakeBody } from './intake.body.js';
 import { summaryOf, termViews, viewOf, type SourceSummary, type SourceView, type TermView } from './source.view.js';
+import { findPosts, postsWithIds, type PostList } from './posts.js';
 import { SourcesService } from './sources.service.js';
 import { Jobs, type JobHandle, type JobStatus } from '../intake/jobs.js';
 import { Uploads } from '../intake/uploads.js';
@@ -92,6 +93,22 @@ export class SourcesController {
     return termViews(index.column(field));
   }
 
+  @Get(':slug/posts')
+  @ApiQuery({ name: 'q', required: false, description: 'Words to find in titles; or an id.' })
+  @ApiQuery({ name: 'ids', required: false, description: 'Just these posts: ids, each encoded, with commas.' })
+  @ApiQuery({ name: 'page', required: false })
+  @ApiQuery({ name: 'size', required: false })
+  @Answers('PostList')
+  async posts(
+    @Param('slug') slug: string,
+    @Query() { q = '', ids, page, size }: Record<string, string | undefined>,
+  ): Promise<PostList> {
+    const source = await this.sources.find(slug);
+    const { index } = await this.indexes.of(source.id);
+    if (ids !== undefined) return postsWithIds(index, ids.split(',').map(decoded));
+    return inTurns(findPosts(index, String(q), countIn(page, 1, 1_000_000), countIn(size, 20, 100)));
+  }
+
   @Get(':slug/index')
   @AnswersAs('application/octet-stream', 'The index as bytes, for a browser that works on a lens.')
   @Refuses({ 409: ['too-many-posts'] })
@@ -111,6 +128,19 @@ export class SourcesController {
   @Refuses({ 409: ['source-in-use'] })
   async remove(@Param('slug') slug: string): Promise<void> {
     await this.sources.remove(slug);
+  }
+}
+
+/** A number in a query string, between 1 and the most it may be. */
+function countIn(text: string | undefined, usual: number, most: number): number {
+  return Math.min(most, Number(/^[1-9]\d{0,6}$/.exec(text ?? '')?.[0] ?? usual));
+}
+
+function decoded(id: string): string {
+  try {
+    return decodeURIComponent(id);
+  } catch {
+    return id;
   }
 }
 

@@ -108,3 +108,16 @@ test('a browser gets the whole index as bytes, and reads the same posts from it'
   expect(index.postAt(index.numberOf('n3')!).values).toMatchObject({ title: 'Note 3', kind: ['sighting'] });
   expect((await server.ask('GET', '/api/v1/sources/none/index')).status).toBe(404);
 });
+
+test('posts are found by words of their titles, or by id, and listed by ids', async () => {
+  await server.upload(notes, 'listed.csv', { slug: 'listed' });
+  const posts = async (query: string) => (await server.ask('GET', `/api/v1/sources/listed/posts?${query}`)).body;
+  expect(await posts('size=5')).toMatchObject({ total: 12, page: 1, pages: 3 });
+  expect((await posts('size=5&page=3')).items).toHaveLength(2);
+  const found = await posts('q=note+11');
+  expect([found.total, found.items[0].id, found.items[0].title]).toEqual([1, 'n11', 'Note 11']);
+  expect((await posts('q=n7')).items[0]).toMatchObject({ id: 'n7', values: { kind: ['sighting'] } });
+  expect((await posts('ids=n3,gone,n1')).items.map((one: { id: string }) => one.id)).toEqual(['n3', 'n1']);
+  const none = await posts('q=nothing+like+it&page=-1&size=1e9');
+  expect(none).toMatchObject({ total: 0, page: 1, items: [] });
+});

@@ -1,4 +1,4 @@
-import { dateText } from './date-text.js';
+import { dateText } from '../date-text.js';
 import { pageNumbers } from './page-numbers.js';
 
 test.each([

@@ -1,0 +1,93 @@
+import type { FieldDescription, Lens } from '@ivy/core';
+import { useState, type ReactNode } from 'react';
+
+/** What every part of the results is set by. */
+export interface ResultsProps {
+  lens: Lens;
+  /** Slug of the source. */
+  source: string;
+  fields: readonly FieldDescription[];
+  /** `topic` names what is typed in, so that a word is one step back and not one a letter. */
+  onEdit: (lens: Lens, topic?: string) => void;
+}
+
+/** A setting with a few choices, one of which is pressed. */
+export function Choice<V extends string>({
+  label,
+  choices,
+  value,
+  hint,
+  onPick,
+}: {
+  label: string;
+  choices: readonly (readonly [V, ReactNode])[];
+  value: V;
+  hint?: string;
+  onPick: (value: V) => void;
+}) {
+  return (
+    <section className="section">
+      <h3 className="eyebrow mb-2">{label}</h3>
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label={label}>
+        {choices.map(([choice, words]) => (
+          <button
+            key={choice}
+            type="button"
+            className="pick min-h-[31px] flex-1 px-2"
+            aria-pressed={choice === value}
+            onClick={() => onPick(choice)}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+      {hint && <p className="mt-1.5 text-[13px] text-ink-3">{hint}</p>}
+    </section>
+  );
+}
+
+/**
+ * A box for a whole number, or for nothing where that means something. What is no such number goes back to what it was.
+ * @param onChange  called with null for nothing
+ */
+export function NumberBox({
+  id,
+  value,
+  min,
+  max,
+  mayBeEmpty = false,
+  onChange,
+}: {
+  id: string;
+  value: number | null;
+  min: number;
+  max: number;
+  mayBeEmpty?: boolean;
+  onChange: (value: number | null) => void;
+}) {
+  const before = value === null ? '' : String(value);
+  const [text, setText] = useState(before);
+  const done = () => {
+    const wanted = Number(text);
+    if (text === before) return;
+    if (text.trim() === '' && mayBeEmpty) onChange(null);
+    else if (text.trim() !== '' && Number.isInteger(wanted) && wanted >= min && wanted <= max) onChange(wanted);
+    else setText(before);
+  };
+  return (
+    <input
+      id={id}
+      className="field w-[84px] text-end"
+      type="number"
+      min={min}
+      max={max}
+      placeholder={mayBeEmpty ? 'all' : undefined}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={done}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') done();
+      }}
+    />
+  );
+}

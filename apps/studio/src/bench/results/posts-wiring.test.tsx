@@ -1,0 +1,100 @@
+import type { DryRun, FieldDescription, Lens } from '@ivy/core';
+import { useState } from 'react';
+import { BesideServer } from '../../../test/beside-server.js';
+import { lensOf } from '../../../test/lens-of.js';
+import { ResultsWiring } from './results-wiring.js';
+
+const page = new BesideServer();
+beforeEach(() => page.open());
+afterEach(() => page.close());
+
+const field = {
+  role: null,
+  multiple: false,
+  tree: false,
+  separator: null,
+  pathSeparator: null,
+  filled: 9,
+  distinct: 2,
+};
+const fields = [{ ...field, key: 'kind', label: 'Kind', type: 'terms' }] as unknown as FieldDescription[];
+const term = (slug: string, count: number) => ({ slug, label: slug, parent: null, count, hidden: false, aliases: [] });
+const post = (id: string, title: string) => ({ id, title, values: {} });
+/** The lens as it stands, newest last. */
+let lenses: Lens[];
+
+function Wiring({ config }: { config: object }) {
+  const [lens, setLens] = useState(() => lensOf({ facets: [], ...config }));
+  const dryRun = { answer: { total: 131 } } as DryRun;
+  return (
+    <ResultsWiring
+      {...{ lens, fields, dryRun }}
+      source="notes"
+      posts={480}
+      onEdit={(next) => {
+        lenses.push(next);
+        setLens(next);
+      }}
+    />
+  );
+}
+
+const now = () => lenses.at(-1)!;
+
+async function open(config: object = {}): Promise<void> {
+  lenses = [];
+  page.answer('GET /sources/notes/terms/kind', [term('survey', 9), term('sighting', 31)]);
+  page.answer('GET /sources/notes/posts?q=terns&size=6', {
+    total: 1,
+    page: 1,
+    pages: 1,
+    items: [post('n-7', 'Terns')],
+  });
+  page.answer('GET /sources/notes/posts?ids=n-7', { total: 1, page: 1, pages: 1, items: [post('n-7', 'Terns')] });
+  page.answer('GET /sources/notes/posts?ids=gone', { total: 0, page: 1, pages: 1, items: [] });
+  await page.visit(<Wiring config={config} />, '/');
+  await page.pressAndSettle('Posts');
+}
+
+test('says how many posts are in the listing, and narrows them by terms with their counts', async () => {
+  await open();
+  expect(page.words).toContain('131 of 480 posts are in the listing');
+  page.type('Only posts with some terms', 'kind');
+  await page.settle();
+  expect(page.texts('[aria-label="Only posts with Kind"] li')).toEqual(['sighting31', 'survey9']);
+  expect(page.words).toContain('Nothing is ticked, so no post is there.');
+  page.press('sighting31');
+  expect(now().scope.where).toEqual([{ field: 'kind', is: ['sighting'] }]);
+  page.press('Any Kind again');
+  expect(now().scope.where).toEqual([]);
+});
+
+test('a post is found by its title and put on a list; on the list of those left out it is on no other', async () => {
+  await open();
+  page.type('By hand', 'terns');
+  await page.settle();
+  page.press('Pin Terns');
+  await page.settle();
+  expect([now().scope.pinned, page.texts('[aria-label="First of all"] li')]).toEqual([['n-7'], ['Terns']]);
+  page.press('Leave out Terns');
+  expect([now().scope.pinned, now().scope.exclude]).toEqual([[], ['n-7']]);
+  page.press('Add Terns');
+  expect([now().scope.include, now().scope.exclude]).toEqual([['n-7'], []]);
+});
+
+test('a post on a list that is not there any more is said to be so, and taken off', async () => {
+  await open({ scope: { pinned: ['gone'] } });
+  expect(page.texts('[aria-label="First of all"] li')).toEqual(['gone: no such post']);
+  page.press('Take gone off the list');
+  expect(now().scope.pinned).toEqual([]);
+});
+
+test('at most so many posts, or all of them', async () => {
+  await open({ scope: { limit: 100 } });
+  page.type('At most, newest first', '');
+  page.leave('At most, newest first');
+  expect('limit' in now().scope).toBe(false);
+  page.type('At most, newest first', '50');
+  page.leave('At most, newest first');
+  expect(now().scope.limit).toBe(50);
+});

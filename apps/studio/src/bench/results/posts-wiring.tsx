@@ -1,0 +1,291 @@
+import { fold, type DryRun, type FieldDescription, type Lens } from '@ivy/core';
+import { ArrowUp, Ban, Pin, Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { useApi } from '../../api/api.js';
+import { figure } from '../../shared/figures.js';
+import { useTerms } from '../terms-list.js';
+import { NumberBox, type ResultsProps } from './parts.js';
+
+type Scope = Lens['scope'];
+/** A list of posts that were put there by hand. */
+type List = 'pinned' | 'include' | 'exclude';
+
+const lists: Record<List, { title: string; verb: string; Icon: typeof Pin }> = {
+  pinned: { title: 'First of all', verb: 'Pin', Icon: Pin },
+  include: { title: 'There whatever they have', verb: 'Add', Icon: Plus },
+  exclude: { title: 'Never there', verb: 'Leave out', Icon: Ban },
+};
+
+/** Which posts the lens sees: by their terms, by hand, and how many. */
+export function PostsWiring({
+  lens,
+  source,
+  fields,
+  dryRun,
+  posts,
+  onEdit,
+}: ResultsProps & { dryRun: DryRun | null; posts: number }) {
+  const { scope } = lens;
+  const set = (change: Partial<Scope>) => onEdit({ ...lens, scope: { ...scope, ...change } });
+  const setWhere = (at: number, is: string[]) =>
+    set({ where: scope.where.map((one, i) => (i === at ? { ...one, is } : one)) });
+  const total = dryRun?.answer.total;
+  const free = fields.filter(({ key, type }) => type === 'terms' && !scope.where.some((one) => one.field === key));
+  return (
+    <>
+      <section className="section">
+        <p>
+          <b className="serif text-[21px] font-semibold">{total === undefined ? '…' : figure(total)}</b>{' '}
+          <span className="text-ink-2">of {figure(posts)} posts are in the listing</span>
+        </p>
+        <div className="mt-1.5 h-1 bg-sunk" aria-hidden="true">
+          <div className="h-full bg-ivy" style={{ width: `${(100 * (total ?? 0)) / Math.max(1, posts)}%` }} />
+        </div>
+      </section>
+      {scope.where.map(({ field, is }, at) => (
+        <Condition
+          key={field}
+          source={source}
+          field={fields.find(({ key }) => key === field)}
+          fieldKey={field}
+          is={is}
+          onChange={(next) => setWhere(at, next)}
+          onRemove={() => set({ where: scope.where.filter((_, i) => i !== at) })}
+        />
+      ))}
+      <section className="section">
+        <select
+          className="field w-full"
+          aria-label="Only posts with some terms"
+          value=""
+          onChange={(event) => set({ where: [...scope.where, { field: event.target.value, is: [] }] })}
+        >
+          <option value="">Only posts with…</option>
+          {free.map(({ key, label }) => (
+            <option key={key} value={key}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </section>
+      <ByHand source={source} scope={scope} onChange={set} />
+      <section className="section flex items-center justify-between">
+        <label className="eyebrow" htmlFor="scope-limit">
+          At most, newest first
+        </label>
+        <NumberBox
+          key={scope.limit ?? ''}
+          id="scope-limit"
+          value={scope.limit ?? null}
+          min={1}
+          max={10_000_000}
+          mayBeEmpty
+          onChange={(limit) => {
+            const { limit: _before, ...others } = scope;
+            onEdit({ ...lens, scope: limit === null ? others : { ...others, limit } });
+          }}
+        />
+      </section>
+    </>
+  );
+}
+
+/** Terms listed before one looks for others. */
+const firstTerms = 8;
+
+function Condition({
+  source,
+  field,
+  fieldKey,
+  is,
+  onChange,
+  onRemove,
+}: {
+  source: string;
+  field: FieldDescription | undefined;
+  fieldKey: string;
+  is: readonly string[];
+  onChange: (is: string[]) => void;
+  onRemove: () => void;
+}) {
+  const { data: terms, error } = useTerms(source, fieldKey);
+  const [find, setFind] = useState('');
+  const label = field?.label ?? fieldKey;
+  const wanted = fold(find.trim());
+  const meeting = (terms ?? []).filter((term) => fold(term.label).includes(wanted));
+  const listed = [
+    ...meeting.filter(({ slug }) => is.includes(slug)),
+    ...meeting.filter(({ slug }) => !is.includes(slug)).sort((a, b) => b.count - a.count),
+  ].slice(0, Math.max(firstTerms, is.length));
+  const left = meeting.length - listed.length;
+  return (
+    <section className="section" aria-label={`Only posts with ${label}`}>
+      <div className="mb-1.5 flex items-center justify-between gap-2">
+        <h3 className="eyebrow">{label}</h3>
+        <button type="button" className="icon-button" aria-label={`Any ${label} again`} onClick={onRemove}>
+          <X size={14} />
+        </button>
+      </div>
+      {error && <p className="text-bad">{error.message}</p>}
+      {(terms?.length ?? 0) > firstTerms && (
+        <input
+          type="search"
+          className="field mb-1.5 h-[27px] w-full"
+          aria-label={`Find in ${label}`}
+          placeholder={`Find among ${figure(terms!.length)}`}
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+      )}
+      <ul>
+        {listed.map(({ slug, label: term, count }) => (
+          <li key={slug}>
+            <label className="flex items-center gap-2 py-0.5">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={is.includes(slug)}
+                onChange={() => onChange(is.includes(slug) ? is.filter((one) => one !== slug) : [...is, slug])}
+              />
+              <span className="min-w-0 flex-1 truncate">{term}</span>
+              <span className="mono text-[12px] text-ink-3">{figure(count)}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      {left > 0 && <p className="text-[13px] text-ink-3">and {figure(left)} more</p>}
+      {is.length === 0 && <p className="mt-1 text-[13px] text-rust">Nothing is ticked, so no post is there.</p>}
+    </section>
+  );
+}
+
+function ByHand({
+  source,
+  scope,
+  onChange,
+}: {
+  source: string;
+  scope: Scope;
+  onChange: (change: Partial<Scope>) => void;
+}) {
+  const [find, setFind] = useState('');
+  const query = new URLSearchParams({ q: find, size: '6' }).toString();
+  const found = useApi('/api/v1/sources/{slug}/posts', find.trim() === '' ? null : { slug: source }, undefined, query);
+  const put = (list: List, id: string) => {
+    // a post can't be there and not be there
+    const without = (ids: readonly string[]) => ids.filter((one) => one !== id);
+    const change: Partial<Scope> = { [list]: [...without(scope[list]), id] };
+    if (list === 'exclude') Object.assign(change, { include: without(scope.include), pinned: without(scope.pinned) });
+    else if (scope.exclude.includes(id)) change.exclude = without(scope.exclude);
+    onChange(change);
+  };
+  return (
+    <section className="section">
+      <label className="eyebrow mb-1.5 block" htmlFor="find-post">
+        By hand
+      </label>
+      <input
+        id="find-post"
+        type="search"
+        className="field w-full"
+        placeholder="A title, or an id"
+        value={find}
+        onChange={(event) => setFind(event.target.value)}
+      />
+      {found.error && <p className="mt-1 text-bad">{found.error.message}</p>}
+      {found.data && (
+        <ul className="mt-1.5 border-y border-rule" aria-label="Posts found">
+          {found.data.items.length === 0 && <li className="py-1 text-ink-2">No post is called that.</li>}
+          {found.data.items.map(({ id, title }) => (
+            <li key={id} className="flex items-center gap-1 border-b border-rule py-0.5 last:border-0">
+              <span className="min-w-0 flex-1 truncate" title={`${title} (${id})`}>
+                {title}
+              </span>
+              {(Object.keys(lists) as List[]).map((list) => {
+                const { verb, Icon } = lists[list];
+                return (
+                  <button
+                    key={list}
+                    type="button"
+                    className="icon-button"
+                    aria-label={`${verb} ${title}`}
+                    title={verb}
+                    aria-pressed={scope[list].includes(id)}
+                    onClick={() => put(list, id)}
+                  >
+                    <Icon size={14} />
+                  </button>
+                );
+              })}
+            </li>
+          ))}
+        </ul>
+      )}
+      {(Object.keys(lists) as List[]).map((list) => (
+        <Listed
+          key={list}
+          source={source}
+          list={list}
+          ids={scope[list]}
+          onChange={(ids) => onChange({ [list]: ids })}
+        />
+      ))}
+    </section>
+  );
+}
+
+/** Posts of a list, in its order. */
+function Listed({
+  source,
+  list,
+  ids,
+  onChange,
+}: {
+  source: string;
+  list: List;
+  ids: readonly string[];
+  onChange: (ids: string[]) => void;
+}) {
+  const query = new URLSearchParams({ ids: ids.map(encodeURIComponent).join(',') }).toString();
+  const { data } = useApi(
+    '/api/v1/sources/{slug}/posts',
+    ids.length > 0 ? { slug: source } : null,
+    { keepPreviousData: true },
+    query,
+  );
+  if (ids.length === 0) return null;
+  const titleOf = (id: string) => data?.items.find((one) => one.id === id)?.title;
+  const up = (at: number) => onChange(ids.toSpliced(at, 1).toSpliced(at - 1, 0, ids[at]!));
+  return (
+    <div className="mt-2.5">
+      <h4 className="text-[13px] font-semibold">{lists[list].title}</h4>
+      <ol aria-label={lists[list].title}>
+        {ids.map((id, at) => (
+          <li key={id} className="flex items-center gap-1">
+            <span className={`min-w-0 flex-1 truncate ${data && !titleOf(id) ? 'text-rust' : ''}`} title={id}>
+              {titleOf(id) ?? (data ? `${id}: no such post` : id)}
+            </span>
+            {list === 'pinned' && at > 0 && (
+              <button
+                type="button"
+                className="icon-button"
+                aria-label={`Move ${titleOf(id) ?? id} up`}
+                onClick={() => up(at)}
+              >
+                <ArrowUp size={13} />
+              </button>
+            )}
+            <button
+              type="button"
+              className="icon-button"
+              aria-label={`Take ${titleOf(id) ?? id} off the list`}
+              onClick={() => onChange(ids.filter((one) => one !== id))}
+            >
+              <X size={13} />
+            </button>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

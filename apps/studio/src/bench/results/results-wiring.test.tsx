@@ -1,0 +1,125 @@
+import type { FieldDescription, Lens } from '@ivy/core';
+import { lensOf } from '../../../test/lens-of.js';
+import { OnPage } from '../../../test/on-page.js';
+import { ResultsWiring } from './results-wiring.js';
+
+const field = {
+  role: null,
+  multiple: false,
+  tree: false,
+  separator: null,
+  pathSeparator: null,
+  filled: 9,
+  distinct: 9,
+};
+const fields = [
+  { ...field, key: 'day', label: 'Day', type: 'date' },
+  { ...field, key: 'title', label: 'Title', type: 'text' },
+  { ...field, key: 'kind', label: 'Kind', type: 'terms' },
+] as unknown as FieldDescription[];
+
+const page = new OnPage();
+beforeEach(() => page.open());
+afterEach(() => page.close());
+
+const sorted = {
+  options: [
+    { key: 'newest', label: 'Newest', field: 'day', order: 'desc' },
+    { key: 'title', label: 'By title', field: 'title' },
+  ],
+};
+
+/** Draws the settings of a lens, and keeps what they ask for. */
+function drawn(config: object = {}, tab = ''): { lenses: Lens[]; topics: (string | undefined)[] } {
+  const asked: { lenses: Lens[]; topics: (string | undefined)[] } = { lenses: [], topics: [] };
+  const lens = lensOf({ facets: [], ...config });
+  const edit = (next: Lens, topic?: string) => {
+    asked.lenses.push(next);
+    asked.topics.push(topic);
+  };
+  page.draw(<ResultsWiring lens={lens} source="notes" fields={fields} posts={480} dryRun={null} onEdit={edit} />);
+  if (tab) page.press(tab);
+  return asked;
+}
+
+test('cards, facets and when a choice counts are picked, and what is in use is pressed', () => {
+  const { lenses } = drawn();
+  expect(page.named('at the side').getAttribute('aria-pressed')).toBe('true');
+  for (const way of ['4', 'above', 'on a button']) page.press(way);
+  expect(lenses.map((lens) => [lens.look.columns, lens.look.facets, lens.address.apply])).toEqual([
+    [4, 'side', 'change'],
+    [3, 'top', 'change'],
+    [3, 'side', 'button'],
+  ]);
+});
+
+test('a page has 1 to 200 posts; what is not a number of them goes back to what it was', () => {
+  const { lenses } = drawn({ paging: { size: 24 } }, 'Pages');
+  const box = () => page.named<HTMLInputElement>('Posts a page');
+  for (const wrong of ['0', '201', '2.5', '']) {
+    page.type('Posts a page', wrong);
+    page.leave('Posts a page');
+    expect(box().value).toBe('24');
+  }
+  page.type('Posts a page', '200');
+  expect(lenses).toEqual([]);
+  page.key('Posts a page', 'Enter');
+  expect(lenses.map((lens) => lens.paging.size)).toEqual([200]);
+});
+
+test('an order is in use at first, has further keys, and is moved and deleted', () => {
+  const { lenses } = drawn({ sort: sorted }, 'Order');
+  expect(page.named<HTMLInputElement>('Newest first').checked).toBe(true);
+  page.press('By title first');
+  expect(lenses.at(-1)!.sort.default).toBe('title');
+  page.press('Another key for Newest');
+  expect(lenses.at(-1)!.sort.options[0]!.then).toEqual([{ field: 'title', order: 'asc' }]);
+  page.press('Falling: key 1 of Newest');
+  expect(lenses.at(-1)!.sort.options[0]!.order).toBe('asc');
+  page.press('Move Newest down');
+  expect(lenses.at(-1)!.sort.options.map(({ key }) => key)).toEqual(['title', 'newest']);
+  page.press('Delete the order By title');
+  expect(lenses.at(-1)!.sort.options.map(({ key }) => key)).toEqual(['newest']);
+});
+
+test('an order is added by a field, by the search, or by chance', () => {
+  const { lenses } = drawn({ sort: { options: [] } }, 'Order');
+  expect(page.element.textContent).toContain('newest first');
+  for (const by of ['day', '~relevance', '~shuffle']) page.type('Add an order', by);
+  expect(lenses.map((lens) => lens.sort.options.map(({ by, field, order }) => [by, field, order]))).toEqual([
+    [['field', 'day', 'desc']],
+    [['relevance', '', 'asc']],
+    [['shuffle', '', 'asc']],
+  ]);
+});
+
+test('pages go on in one of four ways, and visitors choose among sizes', () => {
+  const { lenses } = drawn({}, 'Pages');
+  for (const way of ['On asking', 'Endless', 'All at once']) page.press(way);
+  expect(lenses.map((lens) => lens.paging.mode)).toEqual(['more', 'endless', 'all']);
+  page.type('Visitors may choose', '48, 24 24');
+  page.leave('Visitors may choose');
+  expect(lenses.at(-1)!.paging.sizes).toEqual([24, 48]);
+  page.type('Visitors may choose', 'many');
+  page.leave('Visitors may choose');
+  expect(page.named<HTMLInputElement>('Visitors may choose').value).toBe('');
+  drawn({ paging: { mode: 'all' } }, 'Pages');
+  expect(() => page.named('Posts a page')).toThrow();
+});
+
+test('visitors read one of the languages there are words for, each called by its own name', () => {
+  const { lenses } = drawn({ language: 'de' }, 'Words');
+  expect(page.named<HTMLSelectElement>('Visitors read').value).toBe('de');
+  expect(page.texts('#language option')).toEqual(expect.arrayContaining(['Deutsch', 'English', '日本語']));
+  page.type('Visitors read', 'ar');
+  expect(lenses.map((lens) => lens.language)).toEqual(['ar']);
+});
+
+test('own words take the place of the language’s, and what is typed in a box is one step', () => {
+  const { lenses, topics } = drawn({ texts: { posts: '{n} note|{n} notes' } }, 'Words');
+  expect(page.named<HTMLInputElement>('In place of “{n} post|{n} posts”').value).toBe('{n} note|{n} notes');
+  expect(page.named<HTMLInputElement>('In place of “Nothing matches all of this”').placeholder).not.toBe('');
+  page.type('In place of “Nothing matches all of this”', 'No notes');
+  expect(lenses[0]!.texts).toEqual({ posts: '{n} note|{n} notes', emptyTitle: 'No notes' });
+  expect(topics).toEqual(['text emptyTitle']);
+});

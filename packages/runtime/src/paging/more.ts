@@ -1,0 +1,35 @@
+import type { MoreView } from '@ivy/view';
+import { html, nothing, type TemplateResult } from 'lit-html';
+import { follow } from '../draw/parts.js';
+import type { Listing } from '../listing/listing.js';
+
+/** A press for the next posts. A link, so that it also leads there in a new tab. */
+export function drawMore(listing: Listing, view: MoreView): TemplateResult {
+  const { more, left, shown, link } = view;
+  const press = () => {
+    const root = document;
+    const there = listing.answer!.items.length;
+    listing.opened.loads = 0;
+    void listing.more().then(() => {
+      // the press goes with the last posts: the first of them takes the focus
+      if (!root.querySelector('.ivy-more'))
+        root.querySelectorAll('.ivy-card')[there]?.querySelector<HTMLElement>('a, button')?.focus();
+    });
+  };
+  return html`<nav class="ivy-pager ivy-more-pager" aria-label=${view.label}>
+    ${
+      more === null
+        ? nothing
+        : html`<a
+            class="ivy-more"
+            href=${link.href}
+            rel="next"
+            aria-busy=${listing.loadsMore}
+            data-near=${view.isEndless ? 'load' : 'fetch'}
+            @click=${follow(link, press)}
+            ><b>${more}</b>, ${left}</a
+          >`
+    }
+    <span class="ivy-shown" role="status">${shown}</span>
+  </nav>`;
+}
