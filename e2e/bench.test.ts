@@ -227,9 +227,10 @@ test('two people at one bench: the one who comes second chooses, and nothing is 
   await browser.press('[aria-label="Cards in a row"] button', '2');
   await browser.untilText('[role=alert]', 'Someone else saved this lens meanwhile');
   await browser.press('[role=alert] button', 'Take theirs');
+  await browser.press('[role=tab]', 'Pages');
   await browser.until(
     'theirs is here',
-    async () => (await browser.run('return document.querySelector("#page-size").value')) === '5',
+    async () => (await browser.run('return document.querySelector("#page-size")?.value')) === '5',
   );
 });
 

@@ -68,7 +68,10 @@ test.each(['ivy', 'ivy-night'])('axe finds nothing in any wiring, in %s colours'
     found.push(...(await browser.axe('[aria-label=Wiring]')).map((problem) => `${row} ${problem}`));
   }
   await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
-  found.push(...(await browser.axe('[aria-label=Wiring]')));
+  for (const tab of ['Cards', 'Posts', 'Order', 'Pages', 'Words']) {
+    await browser.press('[role=tab]', tab);
+    found.push(...(await browser.axe('[aria-label=Wiring]')).map((problem) => `${tab} ${problem}`));
+  }
   expect(found).toEqual([]);
   await browser.run(`localStorage.removeItem('ivy-theme')`);
 });
@@ -282,6 +285,8 @@ test('choices can wait for a button, and visitors can read in another language',
   await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
   await browser.press('[aria-label="A choice counts"] button', 'on a button');
   await onPage(() => browser.find('.ivy-apply'));
+  await browser.press('[role=tab]', 'Words');
+  await browser.find('#language');
   await browser.run(
     `const box = document.querySelector('#language'); box.value = 'de'; box.dispatchEvent(new Event('change', { bubbles: true }))`,
   );

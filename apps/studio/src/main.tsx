@@ -6,16 +6,23 @@ import { fetcher } from './api/api.js';
 import './app/app.css';
 import { BenchPage } from './bench/bench-page.js';
 import { PublishPage } from './publish/publish-page.js';
+import { Broken } from './app/broken.js';
 import { SourcePage } from './sources/source-page.js';
 import { SourcesPage } from './sources/sources-page.js';
 
 const router = createBrowserRouter([
-  { path: '/', element: <Navigate to="/sources" replace /> },
-  { path: '/sources', element: <SourcesPage /> },
-  { path: '/sources/:slug', element: <SourcePage /> },
-  { path: '/lenses/:slug', element: <BenchPage /> },
-  { path: '/lenses/:slug/publish', element: <PublishPage /> },
-  { path: '*', element: <Navigate to="/sources" replace /> },
+  {
+    // what breaks in a place is told there in words, with a way on
+    errorElement: <Broken />,
+    children: [
+      { path: '/', element: <Navigate to="/sources" replace /> },
+      { path: '/sources', element: <SourcesPage /> },
+      { path: '/sources/:slug', element: <SourcePage /> },
+      { path: '/lenses/:slug', element: <BenchPage /> },
+      { path: '/lenses/:slug/publish', element: <PublishPage /> },
+      { path: '*', element: <Navigate to="/sources" replace /> },
+    ],
+  },
 ]);
 
 createRoot(document.getElementById('studio')!).render(

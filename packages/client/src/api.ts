@@ -697,7 +697,7 @@ export interface components {
     Texts: core.Texts;
     /** @description A value by the type of its field: text, html, link, image → string; terms → slugs; date → `YYYY-MM-DD`; datetime → `YYYY-MM-DDTHH:mm:ss` with `Z`, an offset, or nothing; number; boolean. */
     Value: core.Value;
-    /** @description A way out of an empty answer: what leaving one facet out gives. */
+    /** @description A way out of an empty answer: what leaving some facets out gives, or taking another term in one. */
     Way: core.Way;
     /** Lens */
     LensConfig: object;

@@ -28,7 +28,7 @@ export type Expected = Pick<Answer, 'total' | 'matched' | 'page' | 'pages'> & {
   ids: string[];
   counts: Record<string, Record<string, number>>;
   ranges: Record<string, { bounds: unknown; buckets: Bucket<string | number>[] }>;
-  ways: { without: string; matched: number }[];
+  ways: { lifts: string; matched: number }[];
 };
 
 export function expectedAnswer(collection: Collection, query: Query): Expected {
@@ -64,10 +64,19 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
       counts[facet.key]![term.slug] = under.filter((post) => has(collection, post, facet.field, term.slug)).length;
     }
   }
-  const ways = active
-    .map((facet) => ({ without: facet.key, matched: scope.filter((post) => passesAll(post, facet)).length }))
-    .filter((way) => way.matched > 0)
-    .sort((a, b) => b.matched - a.matched);
+  const ways =
+    matched.length > 0
+      ? []
+      : waysOut(
+          active,
+          (lifted) =>
+            scope.filter((post) =>
+              active.every(
+                (facet) =>
+                  lifted.includes(facet) || passes(collection, post, lens, facet, query.selections[facet.key]!),
+              ),
+            ).length,
+        );
   return {
     total: scope.length,
     matched: matched.length,
@@ -78,8 +87,35 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
       .map((post) => post.id),
     counts,
     ranges,
-    ways: matched.length === 0 ? ways : [],
+    ways,
   };
+}
+
+/** The fewest facets that help when they are lifted, five ways at most; and all of them. */
+function waysOut(active: readonly Facet[], countWithout: (lifted: readonly Facet[]) => number): Expected['ways'] {
+  if (active.length === 0) return [];
+  const subsets = active.reduce<Facet[][]>((all, facet) => [...all, ...all.map((some) => [...some, facet])], [[]]);
+  const lifted = subsets
+    .filter((some) => some.length > 0 && some.length < active.length)
+    .map((some) => ({ some, matched: countWithout(some) }))
+    .filter(({ matched }) => matched > 0);
+  const fewest = Math.min(...lifted.map(({ some }) => some.length));
+  const placesOf = (some: readonly Facet[]) => some.map((facet) => active.indexOf(facet));
+  const named = (some: readonly Facet[]) => some.map(({ key }) => key).join();
+  return [
+    ...lifted
+      .filter(({ some }) => some.length === fewest)
+      // ties fall as the facets stand in the lens
+      .sort((a, b) => b.matched - a.matched || compareLists(placesOf(a.some), placesOf(b.some)))
+      .slice(0, 5)
+      .map(({ some, matched }) => ({ lifts: named(some), matched })),
+    { lifts: named(active), matched: countWithout(active) },
+  ];
+}
+
+function compareLists(a: readonly number[], b: readonly number[]): number {
+  const at = a.findIndex((one, i) => one !== b[i]);
+  return at < 0 ? 0 : a[at]! - b[at]!;
 }
 
 /** Where pages stand below one another, those from the one that is asked for, a thousand posts at most. */
@@ -106,7 +142,8 @@ export function actualAnswer(answer: Answer): Expected {
     ids: answer.items.map((item) => item.id),
     counts,
     ranges,
-    ways: answer.ways.map(({ without, matched }) => ({ without, matched })),
+    // terms that stand in for others are held to their own addresses elsewhere
+    ways: answer.ways.flatMap(({ lifts, matched, instead }) => (instead ? [] : { lifts: lifts.join(), matched })),
   };
 }
 

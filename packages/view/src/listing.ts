@@ -1,4 +1,5 @@
 import { fill, fillPlural } from '@ivy/core';
+import { choose } from './choices.js';
 import { figure } from './formats.js';
 import { linkTo, type Link, type Shown } from './shown.js';
 
@@ -43,12 +44,13 @@ export function sortView({ answer, settings, choices }: Shown): SortView | null 
 }
 
 /** What a visitor should know of how the address was taken: only what changed what they asked for. */
-export function noticesView({ answer, settings: { texts }, choices }: Shown): string[] {
-  return answer.notices
-    .filter((notice) => notice.code === 'respelled')
-    .map((notice) =>
-      fill(texts.respelled, { searched: choices.facets[notice.facet ?? '']?.[0] ?? '', value: notice.value ?? '' }),
-    );
+export function noticesView({ answer, settings: { texts, facets }, choices }: Shown): string[] {
+  return answer.notices.flatMap(({ code, facet: key = '', value = '' }) => {
+    if (code === 'respelled') return fill(texts.respelled, { searched: choices.facets[key]?.[0] ?? '', value });
+    if (!/^(unknown|bad)-/.test(code)) return [];
+    const facet = facets.find((one) => one.key === key)?.label;
+    return facet === undefined ? fill(texts.leftOutOther, { value }) : fill(texts.leftOut, { facet, value });
+  });
 }
 
 /** What stands in place of cards where there are none. */
@@ -62,15 +64,28 @@ export interface EmptyView {
 export function emptyView(shown: Shown): EmptyView {
   const { answer, settings, choices } = shown;
   const { texts, language } = settings;
-  const ways = answer.ways.map(({ without, matched }) => {
-    const { [without]: _lifted, ...facets } = choices.facets;
-    const facet = settings.facets.find(({ key }) => key === without)?.label ?? without;
-    return {
-      label: fill(texts.without, { facet, posts: fillPlural(texts.posts, matched, language) }),
-      link: linkTo(shown, { ...choices, facets, page: 1 }),
-    };
+  const labelOf = (key: string) => settings.facets.find((one) => one.key === key)?.label ?? key;
+  const ways = answer.ways.map(({ lifts, matched, instead }, i) => {
+    const posts = fillPlural(texts.posts, matched, language);
+    if (instead) {
+      const [value, other] = [instead.value, instead.for].map((slug) => termLabel(shown, instead.facet, slug));
+      const label = fill(texts.instead, { value: value!, other: other!, posts });
+      return { label, link: linkTo(shown, choose(choices, instead.facet, [instead.value])) };
+    }
+    const facets = Object.fromEntries(Object.entries(choices.facets).filter(([key]) => !lifts.includes(key)));
+    const isLast = i === answer.ways.length - 1 && i > 0;
+    const facet = new Intl.ListFormat(language).format(lifts.map(labelOf));
+    const label = isLast ? fill(texts.startOver, { posts }) : fill(texts.without, { facet, posts });
+    return { label, link: linkTo(shown, { ...choices, facets, page: 1 }) };
   });
   return { title: texts.emptyTitle, lead: ways.length > 0 ? texts.emptyWays : null, ways };
+}
+
+/** What a term is called; its slug where the answer does not hold it. */
+function termLabel({ answer }: Shown, key: string, slug: string): string {
+  const facet = answer.facets.find((one) => one.key === key);
+  const options = facet && 'options' in facet ? facet.options : [];
+  return options.find(({ value }) => value === slug)?.label ?? slug;
 }
 
 /** “Show 37 notes”, by what is chosen this moment. */

@@ -1881,10 +1881,22 @@ export const schemas: Record<string, object> = {
     anyOf: [{ type: 'string' }, { type: 'number' }, { type: 'array', items: { type: 'string' } }, { type: 'boolean' }],
   },
   Way: {
-    description: 'A way out of an empty answer: what leaving one facet out gives.',
+    description: 'A way out of an empty answer: what leaving some facets out gives, or taking another term in one.',
     type: 'object',
-    properties: { without: { type: 'string' }, matched: { type: 'number' }, address: { type: 'string' } },
-    required: ['without', 'matched', 'address'],
+    properties: {
+      without: { description: 'The first of those it lifts.', type: 'string' },
+      lifts: { description: 'Keys of the facets it lifts.', type: 'array', items: { type: 'string' } },
+      matched: { type: 'number' },
+      address: { type: 'string' },
+      instead: {
+        description: 'Instead of being lifted, a facet gets another term in the place of one.',
+        type: 'object',
+        properties: { facet: { type: 'string' }, value: { type: 'string' }, for: { type: 'string' } },
+        required: ['facet', 'value', 'for'],
+        additionalProperties: false,
+      },
+    },
+    required: ['without', 'lifts', 'matched', 'address'],
     additionalProperties: false,
   },
 };

@@ -9,6 +9,7 @@ import type { Option } from '../model/answer.js';
 import type { Collection } from '../model/post.js';
 import type { Query } from '../lens/query.js';
 import { answer, countMatched } from './answer.js';
+import { readAddress } from '../address/read.js';
 import { rankedAhead, prepareAnswer } from './prepare-answer.js';
 import { prewarm, prewarmAll } from './prewarm.js';
 
@@ -267,6 +268,23 @@ test('posts with no value come last, and a page past the end is the last one', (
   expect(last.notices.map((notice) => notice.code)).toEqual(['page-clamped']);
 });
 
+test('every way out leads where it says, and there is always one while anything is chosen', () => {
+  fc.assert(
+    fc.property(asked, ({ collection, query }) => {
+      const index = buildIndex(collection);
+      const { matched, ways, total } = answer(index, query);
+      if (matched > 0) return expect(ways).toEqual([]);
+      if (Object.keys(query.selections).length === 0) return expect([total, ways]).toEqual([0, []]);
+      expect(ways.length).toBeGreaterThan(0);
+      for (const way of ways) {
+        const there = answer(index, readAddress(way.address, query.lens, index, 0).query);
+        expect([there.matched, there.address]).toEqual([way.matched, way.address]);
+      }
+    }),
+    { numRuns: 400 },
+  );
+});
+
 test('when nothing matches, ways out are offered, most results first', () => {
   const lens = lensOf({
     facets: [
@@ -280,8 +298,15 @@ test('when nothing matches, ways out are offered, most results first', () => {
   };
   const empty = answer(buildIndex(shore), { lens, selections, sort: null, page: 1 });
   expect(empty.matched).toBe(0);
-  expect(empty.ways).toEqual([
-    { without: 'title', matched: 2, address: 'habitat=mudflat' },
-    { without: 'habitat', matched: 1, address: 'title=bare' },
+  expect(empty.ways.filter((way) => !way.instead)).toEqual([
+    { without: 'title', lifts: ['title'], matched: 2, address: 'habitat=mudflat' },
+    { without: 'habitat', lifts: ['habitat'], matched: 1, address: 'title=bare' },
+    { without: 'habitat', lifts: ['habitat', 'title'], matched: empty.total, address: '' },
+  ]);
+  expect(empty.ways.filter((way) => way.instead)).toEqual([
+    {
+      ...{ without: 'title', lifts: ['title'], matched: 1, address: 'habitat=mudflat&title=both' },
+      instead: { facet: 'title', value: 'both', for: 'bare' },
+    },
   ]);
 });

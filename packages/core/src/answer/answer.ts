@@ -6,7 +6,6 @@ import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Answer } from '../lens/answer.js';
 import { selectionsOf, type Query } from '../lens/query.js';
 import { isOwnOrder, sortOf } from '../lens/sort.js';
-import type { Way } from '../model/answer.js';
 import type { Notice } from '../model/notice.js';
 import type { Selection } from '../model/selection.js';
 import { markerOf, type Marker } from '../engine/words/marks.js';
@@ -17,7 +16,8 @@ import { itemOf } from './items.js';
 import { orderingOf, withPinned } from './ordering.js';
 import { passing } from './passing.js';
 import { rankedAhead } from './prepare-answer.js';
-import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Passed, type Plan } from './plan.js';
+import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Plan } from './plan.js';
+import { waysOut } from './ways-out.js';
 
 /**
  * Answers a query: total, matched, one page of posts, and every facet's options or histogram with exact counts.
@@ -98,7 +98,7 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
       return form.facet(facet, plan.facets[i]!, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
     }),
     notices: said,
-    ways: all.set.count === 0 ? waysOut(written, passed) : [],
+    ways: all.set.count === 0 ? waysOut(plan, query, passed) : [],
   };
 }
 
@@ -153,15 +153,4 @@ function respellings({ found, facet }: Found): Notice[] {
 
 function clamped(asked: number, page: number): Notice {
   return { code: 'page-clamped', value: String(asked), text: `There is no page ${asked}, so page ${page} is shown.` };
-}
-
-/** The nearest ways out of an empty answer: each active facet left out alone, most results first. */
-function waysOut(written: AddressWriter, { active, combined }: Passed): Way[] {
-  const ways: Way[] = [];
-  for (let i = 0; i < active.length; i++) {
-    const facet = active[i]!;
-    const matched = combined.leaveOneOut(i).count;
-    if (matched > 0) ways.push({ without: facet.key, matched, address: written.without(facet) });
-  }
-  return ways.sort((a, b) => b.matched - a.matched);
 }

@@ -1,12 +1,34 @@
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Field } from '../model/post.js';
+import { wordSet } from '../model/word-sets.js';
+import { fill } from '../text/fill.js';
 import { humanise } from '../text/slug.js';
+import type { SortOption } from './lens.js';
 
-/** What a facet is called: its own label, or its field's, or else what its key says. */
-export function facetLabel(facet: Facet, fields: readonly Field[]): string {
+/**
+ * What a facet is called: its own label, or its field's, or else what its key says.
+ * @param language  what visitors read: a search without a label is called so in it
+ */
+export function facetLabel(facet: Facet, fields: readonly Field[], language: string): string {
   if (facet.label !== '') return facet.label;
   const { finding, labelField } = kindOf(facet);
   const named = labelField(facet);
-  const standIn = finding && facet.key === 'q' ? 'Search' : humanise(facet.key);
+  const standIn = finding && facet.key === 'q' ? wordSet(language).search : humanise(facet.key);
   return fields.find((field) => field.key === named)?.label ?? standIn;
+}
+
+/** What an order is called: its own label, or what it does, in the language visitors read. */
+export function sortLabel(
+  { label, by, field, order, key }: SortOption,
+  fields: readonly Field[],
+  language: string,
+): string {
+  if (label !== '') return label;
+  const words = wordSet(language);
+  if (by === 'relevance') return words.relevance;
+  const found = fields.find((one) => one.key === field);
+  if (!found) return humanise(key);
+  const isDay = found.type === 'date' || found.type === 'datetime';
+  if (isDay) return order === 'desc' ? words.newest : words.oldest;
+  return order === 'asc' && found.type !== 'number' ? fill(words.byName, { field: found.label }) : found.label;
 }

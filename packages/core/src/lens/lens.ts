@@ -25,7 +25,8 @@ const postId = text({ min: 1, max: 500 });
 
 const sortOption = object({
   key: addressName,
-  label: text({ min: 1, max: 120 }),
+  /** Empty: what it does, in the language visitors read. */
+  label: withDefault(text({ max: 120 }), () => ''),
   /** A field; or `relevance`, or `shuffle`, by `by`. */
   by: withDefault(choice('field', 'relevance', 'shuffle'), () => 'field' as const),
   field: withDefault(text({ max: 120 }), () => ''),

@@ -64,11 +64,11 @@ export function proposeLens(fields: readonly FieldDescription[]): object {
   const options = [
     ...(published
       ? [
-          { key: 'newest', label: 'Newest first', field: published.key, order: 'desc' },
-          { key: 'oldest', label: 'Oldest first', field: published.key, order: 'asc' },
+          { key: 'newest', label: '', field: published.key, order: 'desc' },
+          { key: 'oldest', label: '', field: published.key, order: 'asc' },
         ]
       : []),
-    ...(title ? [{ key: 'title', label: 'Title, A to Z', field: title.key, order: 'asc' }] : []),
+    ...(title ? [{ key: 'title', label: '', field: title.key, order: 'asc' }] : []),
   ];
   const card = suggestCard(
     fields,
@@ -150,5 +150,5 @@ export function searchableFields<F extends Field>(fields: readonly F[]): F[] {
 export function proposeSearch(fields: readonly FieldDescription[], keys: FacetKeys): ProposedFacet[] {
   const searched = searchableFields(fields).slice(0, 20);
   if (searched.length === 0) return [];
-  return [{ key: keys.make('q'), kind: 'search', fields: searched.map((field) => field.key), label: 'Search' }];
+  return [{ key: keys.make('q'), kind: 'search', fields: searched.map((field) => field.key), label: '' }];
 }

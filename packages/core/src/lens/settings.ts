@@ -4,7 +4,7 @@ import { sizesOf } from '../paging/paging.js';
 import { wordsOf, type Texts } from '../model/texts.js';
 import { wordSet } from '../model/word-sets.js';
 import { cardParts } from './card.js';
-import { facetLabel } from './label.js';
+import { facetLabel, sortLabel } from './label.js';
 import { defaultSort, type CardPart, type Lens } from './lens.js';
 
 /** What a page needs to know of one facet to draw it. */
@@ -49,7 +49,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     facets: lens.facets.map((facet) => ({
       key: facet.key,
       kind: facet.kind,
-      label: facetLabel(facet, fields),
+      label: facetLabel(facet, fields, lens.language),
       visible: facet.visible,
       single: kindOf(facet).isSingle(facet),
       counts: 'counts' in facet ? facet.counts : false,
@@ -58,7 +58,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
       dependsOn: facet.dependsOn,
       ...kindOf(facet).settings(facet),
     })),
-    sort: lens.sort.options.map(({ key, label }) => ({ key, label })),
+    sort: lens.sort.options.map((option) => ({ key: option.key, label: sortLabel(option, fields, lens.language) })),
     defaultSort: defaultSort(lens)?.key ?? null,
     paging: { ...lens.paging, sizes: sizesOf(lens.paging) },
     card: cardParts(lens, fields),

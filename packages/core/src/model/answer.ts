@@ -42,9 +42,14 @@ export interface Bucket<V> {
   count: number;
 }
 
-/** A way out of an empty answer: what leaving one facet out gives. */
+/** A way out of an empty answer: what leaving some facets out gives, or taking another term in one. */
 export interface Way {
+  /** The first of those it lifts. */
   without: string;
+  /** Keys of the facets it lifts. */
+  lifts: string[];
   matched: number;
   address: string;
+  /** Instead of being lifted, a facet gets another term in the place of one. */
+  instead?: { facet: string; value: string; for: string };
 }

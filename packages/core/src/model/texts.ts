@@ -40,7 +40,7 @@ export const englishTexts = {
   apply: 'Show results',
   results: 'Results',
   emptyTitle: 'Nothing matches all of this',
-  emptyWays: 'Take one choice away:',
+  emptyWays: 'What would bring some back:',
   without: 'without {facet}: {posts}',
   clearSearch: 'Clear the search',
   from: 'From',

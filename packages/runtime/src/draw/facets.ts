@@ -8,7 +8,7 @@ import { facetsShown } from './shown.js';
 
 export function drawFacets(listing: Listing): TemplateResult {
   const { drawn, settings, status } = listing;
-  if (!drawn || !settings) return status === 'failed' ? html`` : drawLoading();
+  if (!drawn || !settings) return status === 'loading' ? drawLoading() : html``;
   return html`${repeat(
     settings.facets.filter((facet) => facet.visible),
     (facet) => facet.key,

@@ -1,3 +1,4 @@
+import { englishTexts } from './english.js';
 import { emptyView, noticesView, type Shown } from '@ivy/view';
 import { html, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
@@ -7,7 +8,8 @@ import { shownOf } from './shown.js';
 /** Cards, or in their place what stands in the way: loading, failed, or nothing that matches. */
 export function drawResults(listing: Listing): TemplateResult {
   const shown = shownOf(listing);
-  if (!shown) return listing.status === 'failed' ? drawFailed(listing) : drawLoading();
+  const isFailed = listing.status === 'failed' || listing.status === 'gone';
+  if (!shown) return isFailed ? drawFailed(listing) : drawLoading();
   const { settings, answer } = shown;
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
@@ -52,11 +54,20 @@ function drawLoading(): TemplateResult {
 }
 
 function drawFailed(listing: Listing): TemplateResult {
+  const { status, settings, answer } = listing;
   // without an answer there are no words of the lens yet, so English stands in
-  const texts = listing.settings?.texts;
+  const texts = settings?.texts ?? englishTexts;
+  if (status === 'gone') {
+    return html`<div class="ivy-failed" role="alert">
+      <p class="ivy-empty-title">${texts.goneTitle}</p>
+      <p>${texts.goneText}</p>
+    </div>`;
+  }
+  // what came last stays, with a line above it; it is tried again by itself
+  const isOff = !navigator.onLine;
   return html`<div class="ivy-failed" role="alert">
-    <p class="ivy-empty-title">${texts?.failedTitle ?? 'The listing did not load'}</p>
-    <p>${texts?.failedText ?? 'Check the connection, then try again.'}</p>
-    <button type="button" class="ivy-retry" @click=${() => void listing.load()}>${texts?.retry ?? 'Try again'}</button>
+    <p class="ivy-empty-title">${answer && isOff ? texts.offline : texts.failedTitle}</p>
+    <p>${texts.failedText}</p>
+    <button type="button" class="ivy-retry" @click=${() => void listing.load()}>${texts.retry}</button>
   </div>`;
 }

@@ -1,6 +1,7 @@
 import { directionOf, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
 import { Listing } from '../listing/listing.js';
+import { restoreScroll } from '../listing/scroll.js';
 import { leave, listingOf } from '../listing/listings.js';
 import { watchNearness } from '../paging/near.js';
 import { addStyles } from '../styles.js';
@@ -68,7 +69,9 @@ export abstract class Part extends HTMLElement {
     this.#isAsked = false;
     this.#sayLanguage();
     render(this.render(), this);
-    if (this.listing) watchNearness(this, this.listing);
+    if (!this.listing?.answer) return;
+    watchNearness(this, this.listing);
+    restoreScroll();
   }
 
   /** Belongs to its listing from now on. */

@@ -56,6 +56,7 @@ beforeEach(() => {
         const body = {
           known: 'one',
           answer,
+          ...(status >= 400 && { detail: 'There is no lens called “notes”.' }),
           ...(!isKnown && { settings, frame: { terms: {}, facets: [], fields: [], titleAt: -1 } }),
         };
         done({ ok: status < 400, status, json: () => Promise.resolve(body) });
@@ -129,6 +130,15 @@ test('a failure keeps what was there and can be tried again', async () => {
   void listing.load();
   await asked[2]!.reply();
   expect([listing.status, listing.answer!.matched]).toEqual(['ready', 1]);
+});
+
+test('a listing that is not there is said to be so, and why is told to who builds the page', async () => {
+  const told = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
+  void listing.load();
+  await asked[0]!.reply(404);
+  expect(listing.status).toBe('gone');
+  expect(told).toHaveBeenCalledWith('Ivy Lens: There is no lens called “notes”.');
 });
 
 test('going back draws the answer of before at once, and asks whether it still holds', async () => {

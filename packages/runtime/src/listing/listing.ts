@@ -4,10 +4,12 @@ import { pageBar, type AddressBar } from './address-bar.js';
 import { keepFolds, readFolds } from './kept.js';
 import { Marks } from './marks.js';
 import { Opened } from './opened.js';
+import { Retry } from './retry.js';
 import { TermFinder } from './term-finder.js';
-import type { Reply, Transport } from './transport.js';
+import { Refusal, type Reply, type Transport } from './transport.js';
 
-export type Status = 'loading' | 'ready' | 'failed';
+/** `gone`: there is no such listing, or not as it is asked for here. */
+export type Status = 'loading' | 'ready' | 'failed' | 'gone';
 
 /** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
@@ -45,6 +47,7 @@ export class Listing {
 
   readonly #watchers = new Set<Watcher>();
   readonly #answers = new Lru<string, Reply>(answersKept);
+  readonly #retry = new Retry(() => void this.ask(this.bar.search, true));
   readonly #stops: (() => void)[];
   #running: AbortController | undefined;
   /** What is fetched before it is asked for, by address and first page. */
@@ -73,6 +76,7 @@ export class Listing {
   stop(): void {
     this.#running?.abort();
     for (const stop of this.#stops) stop();
+    this.#retry.stop();
   }
 
   watch(watcher: Watcher): () => void {
@@ -278,8 +282,12 @@ export class Listing {
   /** Tells whether it was worth telling: what was overtaken is not. */
   #fail(error: unknown, signal: AbortSignal): boolean {
     if (signal.aborted || (error as Error).name === 'AbortError') return false;
-    this.status = 'failed';
     this.waiting = false;
+    const isRefused = error instanceof Refusal && error.status < 500 && error.status !== 429 && error.status !== 408;
+    this.status = isRefused && !this.answer ? 'gone' : 'failed';
+    // what is refused stays so until someone who builds the page mends it
+    if (isRefused) console.error(`Ivy Lens: ${(error as Error).message}`);
+    else this.#retry.later();
     this.redraw();
     return true;
   }
@@ -303,6 +311,7 @@ export class Listing {
       this.choices = choicesOf(answer, settings);
     }
     this.status = 'ready';
+    this.#retry.done();
     this.finder.again();
   }
 

@@ -71,7 +71,7 @@ function emptied(answer: Answer): Answer {
   const ways = answer.facets
     .filter((facet) => facet.visible)
     .slice(0, 3)
-    .map((facet) => ({ without: facet.key, matched: answer.matched, address: '' }));
+    .map(({ key }) => ({ without: key, lifts: [key], matched: answer.matched, address: '' }));
   return { ...answer, matched: 0, items: [], page: 1, pages: 1, ways };
 }
 

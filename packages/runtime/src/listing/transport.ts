@@ -72,8 +72,23 @@ export function urlOfTerms(base: string, facet: string, text: string, address: s
   return address === '' ? found : `${found}&${address}`;
 }
 
+/** The server would not: it is there, and says why. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+async function reasonOf(response: Response, url: string): Promise<string> {
+  const body = (await response.json().catch(() => ({}))) as { detail?: string };
+  return body.detail ?? `${response.status} from ${url}`;
+}
+
 export async function fetchJson(url: string, signal: AbortSignal): Promise<unknown> {
   const response = await fetch(url, { signal, credentials: 'omit' });
-  if (!response.ok) throw new Error(`${response.status} from ${url}`);
+  if (!response.ok) throw new Refusal(response.status, await reasonOf(response, url));
   return response.json();
 }

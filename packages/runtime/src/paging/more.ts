@@ -12,16 +12,16 @@ export function drawMore(listing: Listing, view: MoreView): TemplateResult {
     listing.opened.loads = 0;
     void listing.more().then(() => {
       // the press goes with the last posts: the first of them takes the focus
-      if (!root.querySelector('.ivy-more'))
+      if (!root.querySelector('.ivy-next'))
         root.querySelectorAll('.ivy-card')[there]?.querySelector<HTMLElement>('a, button')?.focus();
     });
   };
-  return html`<nav class="ivy-pager ivy-more-pager" aria-label=${view.label}>
+  return html`<nav class="ivy-pager ivy-next-pager" aria-label=${view.label}>
     ${
       more === null
         ? nothing
         : html`<a
-            class="ivy-more"
+            class="ivy-next"
             href=${link.href}
             rel="next"
             aria-busy=${listing.loadsMore}

@@ -9,7 +9,7 @@ const posts = () => visit.listing.answer!.items.map(({ id }) => id);
 test('a press puts the next posts below those that are there, and the address says so', async () => {
   visit = await Visit.to([kind], { paging: { mode: 'more', size: 12 } });
   const first = posts();
-  expect([visit.words('.ivy-more'), visit.words('.ivy-shown')]).toEqual([
+  expect([visit.words('.ivy-next'), visit.words('.ivy-shown')]).toEqual([
     ['Show 12 more, 28 left'],
     ['12 of 40 shown'],
   ]);
@@ -17,7 +17,7 @@ test('a press puts the next posts below those that are there, and the address sa
   expect([posts().length, posts().slice(0, 12), visit.address]).toEqual([24, first, 'page=2']);
   await visit.press('Show 12 more, 16 left');
   await visit.press('Show 4 more, 4 left');
-  expect([posts().length, visit.address, visit.words('.ivy-more'), visit.words('.ivy-shown')]).toEqual([
+  expect([posts().length, visit.address, visit.words('.ivy-next'), visit.words('.ivy-shown')]).toEqual([
     40,
     'page=4',
     [],
@@ -34,7 +34,7 @@ test('a choice begins at the first page again; an address with a page brings all
   expect([posts().length, visit.address]).toEqual([4, 'kind=walk']);
   history.replaceState(null, '', '/walks?kind=walk&page=2');
   await visit.listing.load();
-  expect([posts().length, visit.address, visit.words('.ivy-more')]).toEqual([
+  expect([posts().length, visit.address, visit.words('.ivy-next')]).toEqual([
     8,
     'kind=walk&page=2',
     ['Show 2 more, 2 left'],

@@ -104,8 +104,8 @@ function drawPager(view: PagerView): Markup {
 }
 
 function drawMore({ label, more, left, shown, link }: MoreView): Markup {
-  return html`<nav class="ivy-pager ivy-more-pager" aria-label="${label}">
-    ${more !== null && html`<a class="ivy-more" href="${link.href}" rel="next"><b>${more}</b>, ${left}</a>`}
+  return html`<nav class="ivy-pager ivy-next-pager" aria-label="${label}">
+    ${more !== null && html`<a class="ivy-next" href="${link.href}" rel="next"><b>${more}</b>, ${left}</a>`}
     <span class="ivy-shown">${shown}</span>
   </nav>`;
 }

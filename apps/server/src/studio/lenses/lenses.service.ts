@@ -110,7 +110,7 @@ export class LensesService {
       // the source may have changed since the draft was kept
       const config = readConfig(lens.draft, lens.source.fields);
       const before = await newest(manager, lens.id);
-      if (before && isDeepStrictEqual(before.config, config)) return before.number;
+      if (before && isDeepStrictEqual(wholeConfig(before.config), config)) return before.number;
       const number = (before?.number ?? 0) + 1;
       await manager.save(manager.create(Release, { lensId: lens.id, number, config, note }));
       await this.changes.note(manager, { kind: 'lens', slug });
@@ -128,7 +128,7 @@ export class LensesService {
     return releases.map(({ number, note, createdAt, config }) => ({
       number,
       note,
-      config,
+      config: wholeConfig(config),
       createdAt: createdAt.toISOString(),
     }));
   }
@@ -159,6 +159,15 @@ export function readConfig(config: object, fields: readonly Field[]): Lens {
     throw new Problem(422, 'bad-config', 'The lens has settings that can’t work. See errors.', errors);
   }
   return read.value;
+}
+
+/**
+ * A config as it was kept, with the defaults of settings there are since. One that can't be read any more is given as it is,
+ * so that it can be looked at and mended.
+ */
+export function wholeConfig(config: Lens): Lens {
+  const read = readLens(config);
+  return read.ok ? read.value : config;
 }
 
 /** The highest number a release could have. */
@@ -199,11 +208,11 @@ function summaryOf(lens: LensRow, release: Release | null): LensSummary {
     name: lens.name,
     source: lens.source.slug,
     release: release?.number ?? null,
-    changed: !release || !isDeepStrictEqual(release.config, lens.draft),
+    changed: !release || !isDeepStrictEqual(wholeConfig(release.config), wholeConfig(lens.draft)),
     updatedAt: lens.updatedAt.toISOString(),
   };
 }
 
 function viewOf(lens: LensRow, release: Release | null): LensView {
-  return { ...summaryOf(lens, release), draft: lens.draft, draftRevision: lens.draftRevision };
+  return { ...summaryOf(lens, release), draft: wholeConfig(lens.draft), draftRevision: lens.draftRevision };
 }

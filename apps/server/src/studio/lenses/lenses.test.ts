@@ -191,3 +191,20 @@ test('a lens made while its source goes is either made or refused in a sentence'
     expect([`201 409`, `400 204`]).toContain(`${made.status} ${gone.status}`);
   }
 });
+
+test('a config that an earlier version kept has the settings there are since, and is no change by that', async () => {
+  await server.ask('POST', '/api/v1/lenses', { name: 'Old', slug: 'old', source: 'notes', config: lensConfig });
+  await server.ask('POST', '/api/v1/lenses/old/releases', {});
+  await onDatabase(
+    server.databaseUrl,
+    `UPDATE release SET config = config #- '{scope,pinned}' #- '{paging,sizes}' #- '{sort,options,0,then}'
+     WHERE lens_id = (SELECT id FROM lens WHERE slug = 'old')`,
+  );
+  await onDatabase(server.databaseUrl, `UPDATE lens SET draft = draft #- '{scope,pinned}' WHERE slug = 'old'`);
+  const { body } = await server.ask('GET', '/api/v1/lenses/old');
+  expect([body.draft.scope.pinned, body.changed]).toEqual([[], false]);
+  const [release] = (await server.ask('GET', '/api/v1/lenses/old/releases')).body;
+  expect([release.config.paging.sizes, release.config.sort.options[0].then]).toEqual([[], []]);
+  // published again, nothing is new
+  expect((await server.ask('POST', '/api/v1/lenses/old/releases', {})).body).toEqual({ number: 1 });
+});

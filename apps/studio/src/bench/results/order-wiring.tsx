@@ -1,4 +1,4 @@
-import { FacetKeys, type FieldDescription, type Lens, type SortOption } from '@ivy/core';
+import { FacetKeys, sortLabel, type FieldDescription, type Lens, type SortOption } from '@ivy/core';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { Toggle } from '../wiring-parts.js';
@@ -31,6 +31,7 @@ export function OrderWiring({ lens, fields, onEdit }: ResultsProps) {
             key={option.key}
             option={option}
             fields={fields}
+            label={sortLabel(option, fields, lens.language)}
             isFirst={(lens.sort.default || options[0]!.key) === option.key}
             canMove={[at > 0, at < options.length - 1]}
             onFirst={() => onEdit({ ...lens, sort: { ...lens.sort, default: option.key } })}
@@ -93,6 +94,8 @@ function optionFor(value: string, lens: Lens, fields: readonly FieldDescription[
 
 interface OptionProps {
   option: SortOption;
+  /** What it is called, its own label or not. */
+  label: string;
   fields: readonly FieldDescription[];
   isFirst: boolean;
   canMove: [up: boolean, down: boolean];
@@ -102,8 +105,8 @@ interface OptionProps {
   onRemove: () => void;
 }
 
-function Option({ option, fields, isFirst, canMove, onFirst, onChange, onMove, onRemove }: OptionProps) {
-  const { label, by } = option;
+function Option({ option, label, fields, isFirst, canMove, onFirst, onChange, onMove, onRemove }: OptionProps) {
+  const { by } = option;
   const keys: SortKey[] = [{ field: option.field, order: option.order }, ...option.then];
   const setKeys = ([first, ...then]: SortKey[]) => onChange({ field: first!.field, order: first!.order, then });
   const press = (event: KeyboardEvent) => {
@@ -118,11 +121,10 @@ function Option({ option, fields, isFirst, canMove, onFirst, onChange, onMove, o
         <input
           className="field min-w-0 flex-1"
           aria-label={`Name of the order ${label}`}
-          value={label}
+          value={option.label}
+          placeholder={label}
           maxLength={120}
-          onChange={(event) =>
-            event.target.value !== '' && onChange({ label: event.target.value }, `order ${option.key}`)
-          }
+          onChange={(event) => onChange({ label: event.target.value }, `order ${option.key}`)}
         />
         <button
           type="button"
@@ -239,5 +241,6 @@ function Keys({
 
 /** A field that is no key yet. */
 function nextField(keys: readonly SortKey[], fields: readonly FieldDescription[]): string {
-  return (fields.find(({ key }) => !keys.some((one) => one.field === key)) ?? fields[0]!).key;
+  const free = fields.filter(({ key, role }) => role !== 'id' && !keys.some((one) => one.field === key));
+  return (free.find(({ role }) => role === 'title') ?? free[0] ?? fields[0]!).key;
 }

@@ -62,11 +62,17 @@ test('says how many posts are in the listing, and narrows them by terms with the
   page.type('Only posts with some terms', 'kind');
   await page.settle();
   expect(page.texts('[aria-label="Only posts with Kind"] li')).toEqual(['sighting31', 'survey9']);
-  expect(page.words).toContain('Nothing is ticked, so no post is there.');
+  // until something is ticked the listing stays as it is
+  expect(page.words).toContain('Until then any Kind will do.');
+  expect(lenses).toEqual([]);
   page.press('sighting31');
   expect(now().scope.where).toEqual([{ field: 'kind', is: ['sighting'] }]);
+  page.press('survey9');
+  page.press('sighting31');
+  expect(now().scope.where).toEqual([{ field: 'kind', is: ['survey'] }]);
   page.press('Any Kind again');
   expect(now().scope.where).toEqual([]);
+  expect(page.texts('[aria-label="Only posts with Kind"]')).toEqual([]);
 });
 
 test('a post is found by its title and put on a list; on the list of those left out it is on no other', async () => {

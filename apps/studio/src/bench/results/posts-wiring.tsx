@@ -27,10 +27,22 @@ export function PostsWiring({
 }: ResultsProps & { dryRun: DryRun | null; posts: number }) {
   const { scope } = lens;
   const set = (change: Partial<Scope>) => onEdit({ ...lens, scope: { ...scope, ...change } });
-  const setWhere = (at: number, is: string[]) =>
-    set({ where: scope.where.map((one, i) => (i === at ? { ...one, is } : one)) });
+  // a condition is none until a term is ticked, so that the listing is never empty on the way
+  const [begun, setBegun] = useState<readonly string[]>([]);
+  const conditions = [...scope.where, ...begun.flatMap((field) => (isThere(scope, field) ? [] : { field, is: [] }))];
+  const setWhere = (field: string, is: string[]) => {
+    const others = scope.where.filter((one) => one.field !== field);
+    setBegun((all) => [...new Set([...all, field])]);
+    if (is.length === 0) set({ where: others });
+    else if (!isThere(scope, field)) set({ where: [...scope.where, { field, is }] });
+    else set({ where: scope.where.map((one) => (one.field === field ? { ...one, is } : one)) });
+  };
+  const remove = (field: string) => {
+    setBegun((all) => all.filter((one) => one !== field));
+    if (isThere(scope, field)) set({ where: scope.where.filter((one) => one.field !== field) });
+  };
   const total = dryRun?.answer.total;
-  const free = fields.filter(({ key, type }) => type === 'terms' && !scope.where.some((one) => one.field === key));
+  const free = fields.filter(({ key, type }) => type === 'terms' && !conditions.some((one) => one.field === key));
   return (
     <>
       <section className="section">
@@ -42,15 +54,15 @@ export function PostsWiring({
           <div className="h-full bg-ivy" style={{ width: `${(100 * (total ?? 0)) / Math.max(1, posts)}%` }} />
         </div>
       </section>
-      {scope.where.map(({ field, is }, at) => (
+      {conditions.map(({ field, is }) => (
         <Condition
           key={field}
           source={source}
           field={fields.find(({ key }) => key === field)}
           fieldKey={field}
           is={is}
-          onChange={(next) => setWhere(at, next)}
-          onRemove={() => set({ where: scope.where.filter((_, i) => i !== at) })}
+          onChange={(next) => setWhere(field, next)}
+          onRemove={() => remove(field)}
         />
       ))}
       <section className="section">
@@ -58,7 +70,7 @@ export function PostsWiring({
           className="field w-full"
           aria-label="Only posts with some terms"
           value=""
-          onChange={(event) => set({ where: [...scope.where, { field: event.target.value, is: [] }] })}
+          onChange={(event) => setBegun([...begun, event.target.value])}
         >
           <option value="">Only posts with…</option>
           {free.map(({ key, label }) => (
@@ -88,6 +100,10 @@ export function PostsWiring({
       </section>
     </>
   );
+}
+
+function isThere({ where }: Scope, field: string): boolean {
+  return where.some((one) => one.field === field);
 }
 
 /** Terms listed before one looks for others. */
@@ -154,7 +170,9 @@ function Condition({
         ))}
       </ul>
       {left > 0 && <p className="text-[13px] text-ink-3">and {figure(left)} more</p>}
-      {is.length === 0 && <p className="mt-1 text-[13px] text-rust">Nothing is ticked, so no post is there.</p>}
+      {is.length === 0 && (
+        <p className="mt-1 text-[13px] text-ink-3">Tick what posts must have. Until then any {label} will do.</p>
+      )}
     </section>
   );
 }
