@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import { mkdirSync, mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -87,11 +88,9 @@ const views: View[] = [
     path: '/lenses/field-notes?q=tern',
     prepare: () => wiringOf('q', 'Looks in'),
   },
-  {
-    name: 'bench-switch',
-    path: '/lenses/field-notes?volunteers=yes',
-    prepare: () => wiringOf('volunteers', 'Starts as'),
-  },
+  { name: 'bench-posts', path: '/lenses/field-notes', prepare: () => choosePosts() },
+  { name: 'bench-order', path: '/lenses/field-notes', prepare: () => resultsOf('Order', 'in use at first') },
+  { name: 'bench-words', path: '/lenses/field-notes', prepare: () => resultsOf('Words', 'Visitors read') },
   {
     name: 'bench-plain',
     path: '/lenses/field-notes?habitat=mudflat',
@@ -176,6 +175,32 @@ async function wiringOf(key: string, words: string): Promise<void> {
   await browser.inFrame(() => browser.find('.ivy-card'));
   await browser.press(`[data-row=${key}]`);
   await browser.untilText('[aria-label=Wiring]', words);
+}
+
+/** Takes a part of the results in hand, and waits for words of its wiring. */
+async function resultsOf(tab: string, words: string): Promise<void> {
+  await browser.inFrame(() => browser.find('.ivy-card'));
+  await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
+  await browser.press('[role=tab]', tab);
+  await browser.untilText('[aria-label=Wiring]', words);
+}
+
+/** Which posts: by a kind, and by hand. */
+async function choosePosts(): Promise<void> {
+  const lenses = `${stage.studio}/api/v1/lenses`;
+  const { draft } = (await (await fetch(`${lenses}/field-notes`)).json()) as { draft: object };
+  await fetch(lenses, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'Field notes', slug: 'posts', source: 'orrin-field-notes', config: draft }),
+  });
+  await browser.go(`${stage.studio}/lenses/posts`);
+  await resultsOf('Posts', 'posts are in the listing');
+  await (await browser.find('[aria-label="Only posts with some terms"]')).sendKeys('Kind', Key.TAB);
+  await browser.press('[aria-label^="Only posts with Kind"] li:nth-child(2) input');
+  await (await browser.find('#find-post')).sendKeys('tern');
+  await browser.press('[aria-label="Posts found"] li:nth-child(1) button');
+  await browser.untilText('[aria-label="First of all"]', 'tern');
 }
 
 async function changeSomething(): Promise<void> {

@@ -151,7 +151,8 @@ function Tokens({ lens, address, hues, focus, onGo, onFocus, onEdit }: TokensPro
         onClick={onEdit}
         aria-label="Edit the address as text"
       >
-        <PencilLine size={13} className="shrink-0" /> {tokens.length === 0 ? 'name=value' : ''}
+        <PencilLine size={13} className="shrink-0" />
+        {tokens.length === 0 && <span aria-hidden="true">name=value</span>}
       </button>
     </div>
   );

@@ -228,7 +228,7 @@ function Keys({
           <button
             type="button"
             className="link flex items-center gap-1 text-[13px]"
-            aria-label={`Another key for ${name}`}
+            aria-label={`Where alike, by another: ${name}`}
             onClick={() => onChange([...keys, { field: nextField(keys, fields), order: 'asc' }])}
           >
             <Plus size={12} /> where alike, by another

@@ -72,7 +72,7 @@ test('an order is in use at first, has further keys, and is moved and deleted', 
   expect(page.named<HTMLInputElement>('Newest first').checked).toBe(true);
   page.press('By title first');
   expect(lenses.at(-1)!.sort.default).toBe('title');
-  page.press('Another key for Newest');
+  page.press('Where alike, by another: Newest');
   expect(lenses.at(-1)!.sort.options[0]!.then).toEqual([{ field: 'title', order: 'asc' }]);
   page.press('Falling: key 1 of Newest');
   expect(lenses.at(-1)!.sort.options[0]!.order).toBe('asc');
