@@ -83,7 +83,8 @@ async function jest(projects, more) {
   const folder = mkdtempSync(join(tmpdir(), 'ivy-jest-'));
   const report = join(folder, 'report.json');
   // both cores are ours: with the usual one less, all tests of a kind would wait for one another
-  const args = ['--maxWorkers=2', '--selectProjects', ...projects, '--json', `--outputFile=${report}`, ...more];
+  const workers = more.includes('--runInBand') ? [] : ['--maxWorkers=2'];
+  const args = [...workers, '--selectProjects', ...projects, '--json', `--outputFile=${report}`, ...more];
   const env = { ...process.env, ...(postgres && { DATABASE_URL: postgres.url }) };
   // the report goes to a file; what Jest says to people comes on the error stream
   const code = await run(join(root, 'node_modules', '.bin', 'jest'), args, {

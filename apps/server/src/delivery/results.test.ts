@@ -81,9 +81,19 @@ test('whatever an address says, there is an answer with words', async () => {
 test('when nothing matches the ways out are told', async () => {
   const { body } = await results('habitat=lagoon&kind=survey');
   expect(body.matched).toBe(0);
+  const instead = (facet: string, value: string, other: string) => ({ facet, value, for: other });
   expect(body.ways).toEqual([
-    { without: 'habitat', matched: 6, address: 'kind=survey' },
-    { without: 'kind', matched: 3, address: 'habitat=lagoon' },
+    { without: 'habitat', lifts: ['habitat'], matched: 6, address: 'kind=survey' },
+    {
+      ...{ without: 'habitat', lifts: ['habitat'], matched: 6, address: 'habitat=mudflat&kind=survey' },
+      instead: instead('habitat', 'mudflat', 'lagoon'),
+    },
+    { without: 'kind', lifts: ['kind'], matched: 3, address: 'habitat=lagoon' },
+    {
+      ...{ without: 'kind', lifts: ['kind'], matched: 3, address: 'habitat=lagoon&kind=sighting' },
+      instead: instead('kind', 'sighting', 'survey'),
+    },
+    { without: 'habitat', lifts: ['habitat', 'kind'], matched: 12, address: '' },
   ]);
 });
 

@@ -27,9 +27,9 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses',
     '/api/v1/lenses/{slug}',
     '/api/v1/lenses/{slug}/draft',
+    '/api/v1/lenses/{slug}/draft/dry-run',
     '/api/v1/lenses/{slug}/draft/results',
     '/api/v1/lenses/{slug}/draft/terms/{facet}',
-    '/api/v1/lenses/{slug}/draft/dry-run',
     '/api/v1/lenses/{slug}/draft/why/{postId}',
     '/api/v1/lenses/{slug}/listing',
     '/api/v1/lenses/{slug}/listing/{known}',
@@ -42,6 +42,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/sources',
     '/api/v1/sources/{slug}',
     '/api/v1/sources/{slug}/index',
+    '/api/v1/sources/{slug}/posts',
     '/api/v1/sources/{slug}/terms/{field}',
   ]);
 });

@@ -39,6 +39,7 @@ interface Chosen {
  * listed.
  * Cost: a walk of each term's posts.
  * @param first  how many pairs to name; all are counted
+ * No route or screen leads here yet; the one that shows it will.
  */
 export function deadEnds(index: PostIndex, lens: Lens, first = 50): DeadEnds {
   const plan = planOf(index, lens);

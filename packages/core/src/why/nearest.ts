@@ -25,6 +25,7 @@ export interface Nearest {
  * The posts that nearly match: those that fail exactly one facet, ranked by how little they miss it.
  * Cost: a look at every post of the scope, and a measure of each that is near; only those named are reported in words.
  * @param first  how many of them to name; all are counted
+ * No route or screen leads here yet; the one that shows it will.
  */
 export function nearest(index: PostIndex, query: Query, first = 50): Nearest {
   const { lens, selections } = query;

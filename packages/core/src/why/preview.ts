@@ -20,6 +20,7 @@ export interface Preview {
 /**
  * The numbers a setting would give, before it is set. The index is as it is: a column that was never asked for is the
  * most that is made.
+ * No route or screen leads here yet; the one that shows it will.
  */
 export function preview(index: PostIndex, query: Query, change: SettingChange): Preview {
   const lens = withSetting(query.lens, change);

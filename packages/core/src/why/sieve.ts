@@ -21,7 +21,10 @@ export interface Sieve {
   matched: number;
 }
 
-/** How many posts each facet of a query takes away, in the lens's order. */
+/**
+ * How many posts each facet of a query takes away, in the lens's order.
+ * No route or screen leads here yet; the one that shows it will.
+ */
 export function sieve(index: PostIndex, query: Query): Sieve {
   const { scope } = planOf(index, query.lens);
   const total = scope.set.count;

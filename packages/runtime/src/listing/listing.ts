@@ -14,6 +14,9 @@ export type Status = 'loading' | 'ready' | 'failed' | 'gone';
 /** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
 
+/** Milliseconds that what was fetched ahead is good for. */
+const aheadKept = 30_000;
+
 /** Answers kept so that going back draws at once. */
 const answersKept = 20;
 
@@ -171,7 +174,10 @@ export class Listing {
     const key = `${from ?? ''} ${address}`;
     if (this.#ahead.get(key)) return;
     const fetched = this.transport.ask(address, new AbortController().signal, from);
-    void this.#ahead.put(key, fetched).catch(() => this.#ahead.delete(key));
+    const drop = () => this.#ahead.delete(key);
+    void this.#ahead.put(key, fetched).catch(drop);
+    // what was fetched long ago may not hold any more
+    setTimeout(drop, aheadKept);
   }
 
   /** Whether choices wait for the button. */

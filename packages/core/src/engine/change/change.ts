@@ -37,6 +37,7 @@ export interface Change {
  * Makes the index after a change out of the one before: the same as building it from nothing, in less time. What did
  * not change is copied column by column, the columns of terms that were made are taken over, and only texts that are new
  * are cut into words. The old index stays as it is.
+ * No route or screen leads here yet; the one that shows it will.
  */
 export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const fields = change.fields ?? old.fields;
