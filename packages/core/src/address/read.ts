@@ -71,7 +71,9 @@ export function readAddress(address: string, lens: Lens, index: PostIndex, now: 
     if (selection) selections[facet.key] = selection;
     else if (selection === null) delete selections[facet.key];
   }
-  return { query: { lens, selections, sort, page, ...(size !== null && { size }) }, notices, foreign };
+  const query: Query = { lens, selections, sort, page };
+  if (size !== null) query.size = size;
+  return { query, notices, foreign };
 }
 
 /** What is chosen where an address says nothing. */

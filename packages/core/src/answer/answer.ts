@@ -80,12 +80,11 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
   const pinned = isOwnOrder(query) ? [] : plan.pinned;
   const ordering = orderingOf(index, sort, found, query.seed ?? '');
 
-  return {
+  const answered: AnswerIn<F, I> = {
     address: written.whole,
     total: plan.scope.set.count,
     matched: all.set.count,
     page,
-    ...(first < page && { from: first }),
     pages,
     pageSize: size,
     sort: sort?.key ?? null,
@@ -100,6 +99,8 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
     notices: said,
     ways: all.set.count === 0 ? waysOut(plan, query, passed) : [],
   };
+  if (first < page) answered.from = first;
+  return answered;
 }
 
 const noTerms: readonly number[] = [];

@@ -40,7 +40,9 @@ export function readQuestion(
 ): AddressReading {
   const reading = readAddress(address, lens, index, now);
   const seed = String(zoneDays(lens.zone).dayAt(now));
-  return { ...reading, query: { ...reading.query, seed, ...(from !== undefined && { from }) } };
+  reading.query.seed = seed;
+  if (from !== undefined) reading.query.from = from;
+  return reading;
 }
 
 /**
