@@ -15,16 +15,12 @@ const shapes = join(root, 'apps', 'server', 'src', 'api', 'shapes.ts');
 const server = join(root, 'apps', 'server');
 let stale = 0;
 
-await put(join(server, 'src', 'api', 'schemas.ts'), writeSchemas(schemasOf(shapes, join(server, 'tsconfig.json'))));
+await put(join(server, 'schemas.json'), JSON.stringify(schemasOf(shapes, join(server, 'tsconfig.json'))));
 await build(() => {});
-await put(join(root, 'packages', 'client', 'src', 'api.ts'), await writeClient(readDocument()));
+await put(join(root, 'packages', 'client', 'src', 'api.d.ts'), await writeClient(readDocument()));
 if (stale > 0) {
   console.error('Run npm run api, and commit what it makes.');
   process.exitCode = 1;
-}
-
-function writeSchemas(schemas) {
-  return `/* Made by npm run api from the types in shapes.ts. */\nexport const schemas: Record<string, object> = ${JSON.stringify(schemas)};\n`;
 }
 
 /** The document as the server gives it: its routes are read, but none of its parts is started. */

@@ -42,15 +42,15 @@ export class HoldsTo {
     const route = routes.sort((a, b) => a.path.split('{').length - b.path.split('{').length)[0];
     const operation = route && this.document.paths[route.path]![method.toLowerCase()];
     if (!route || !operation) return;
-    const told = operation.responses[status];
+    const described = operation.responses[status];
     const where = `${method} ${route.path} → ${status}`;
-    if (!told) throw new Error(`${where} is not described: ${JSON.stringify(body).slice(0, 300)}`);
+    if (!described) throw new Error(`${where} is not described: ${JSON.stringify(body).slice(0, 300)}`);
     const sent = type.split(';', 1)[0]!;
-    if (!told.content) {
+    if (!described.content) {
       if (sent !== '' && body !== '') throw new Error(`${where} has a body of ${sent}, and none is described.`);
       return;
     }
-    if (!(sent in told.content)) throw new Error(`${where} is ${sent}, which is not described.`);
+    if (!(sent in described.content)) throw new Error(`${where} is ${sent}, which is not described.`);
     if (!sent.includes('json')) return;
     const validate = this.#validator([
       'paths',

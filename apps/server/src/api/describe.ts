@@ -65,7 +65,7 @@ export function TakesPageQuery(): MethodDecorator {
   );
 }
 
-/** An answer that an client may have already: it carries an ETag. */
+/** An answer that a client may have already: it carries an ETag. */
 export function IsTagged(): MethodDecorator {
   return AnswersNothing(304, 'The client has this very state, by its `If-None-Match`.');
 }

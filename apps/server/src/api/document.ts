@@ -1,9 +1,13 @@
+import { readFileSync } from 'node:fs';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import { lensSchema } from '@ivy/core';
 import { problemContent } from './describe.js';
-import { schemas } from './schemas.js';
+import { fromRoot } from '../shared/paths.js';
 import { version } from '../version.js';
+
+/** The schemas of all answers, as `npm run api` makes them from the types in shapes.ts. */
+const schemas = JSON.parse(readFileSync(fromRoot('apps', 'server', 'schemas.json'), 'utf8')) as Record<string, object>;
 
 type Schema = Record<string, unknown>;
 type Operation = {

@@ -1189,7 +1189,7 @@ export interface operations {
         page?: unknown;
         /** @description Just these posts: ids, each encoded, with commas. */
         ids?: unknown;
-        /** @description Words to find in titles; or an id. */
+        /** @description Words to find in titles, or in texts where there are none; or an id. */
         q?: unknown;
       };
       header?: never;
