@@ -43,14 +43,18 @@ export function sortView({ answer, settings, choices }: Shown): SortView | null 
   };
 }
 
+/** Notices that are shown at most: an address may hold any number of mistakes. */
+const mostNotices = 3;
+
 /** What a visitor should know of how the address was taken: only what changed what they asked for. */
 export function noticesView({ answer, settings: { texts, facets }, choices }: Shown): string[] {
-  return answer.notices.flatMap(({ code, facet: key = '', value = '' }) => {
+  const notices = answer.notices.flatMap(({ code, facet: key = '', value = '' }) => {
     if (code === 'respelled') return fill(texts.respelled, { searched: choices.facets[key]?.[0] ?? '', value });
     if (!/^(unknown|bad)-/.test(code)) return [];
     const facet = facets.find((one) => one.key === key)?.label;
     return facet === undefined ? fill(texts.leftOutOther, { value }) : fill(texts.leftOut, { facet, value });
   });
+  return notices.slice(0, mostNotices);
 }
 
 /** What stands in place of cards where there are none. */

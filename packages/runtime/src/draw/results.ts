@@ -1,8 +1,8 @@
-import { englishTexts } from './english.js';
 import { emptyView, noticesView, type Shown } from '@ivy/view';
 import { html, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';
+import { englishTexts } from './english.js';
 import { shownOf } from './shown.js';
 
 /** Cards, or in their place what stands in the way: loading, failed, or nothing that matches. */

@@ -113,6 +113,16 @@ test('an element that is moved keeps its listing', async () => {
   expect(element.textContent).toContain('7 posts');
 });
 
+test('an element that was taken out before it was drawn is drawn once it is back', async () => {
+  const element = put('ivy-count', { name: 'walks' });
+  element.remove();
+  await turn();
+  document.body.append(element);
+  await turn();
+  await asked.at(-1)!.reply(7);
+  expect(element.textContent).toContain('7 posts');
+});
+
 test('a choice and its answer are reported by events that bubble', async () => {
   const element = put('ivy-count', { name: 'walks' }) as HTMLElement & { query: unknown };
   await asked[0]!.reply(7);

@@ -60,7 +60,9 @@ export abstract class Part extends HTMLElement {
     if (this.#isAsked) return;
     this.#isAsked = true;
     queueMicrotask(() => {
-      if (this.#isAsked && this.isConnected) this.draw();
+      if (!this.#isAsked) return;
+      this.#isAsked = false;
+      if (this.isConnected) this.draw();
     });
   }
 
@@ -79,7 +81,10 @@ export abstract class Part extends HTMLElement {
     const { name, prefix } = this;
     if (!name || this.listing) return;
     if (this.hasAttribute('preview') && parent !== window) {
-      void import('../listing/preview.js').then(({ previewListing }) => this.#take(previewListing(Listing, name)));
+      // by the time it is there the element may belong elsewhere, or nowhere
+      void import('../listing/preview.js').then(({ previewListing }) => {
+        if (this.isConnected && !this.listing && this.name === name) this.#take(previewListing(Listing, name));
+      });
       return;
     }
     this.#take(listingOf({ name, prefix, origin: this.origin ?? scriptOrigin, scope: this.scope ?? '' }));
@@ -130,9 +135,9 @@ for (const name of attributes) {
     get(this: Part) {
       return this.getAttribute(name);
     },
-    set(this: Part, value: string | null) {
-      if (value === null) this.removeAttribute(name);
-      else this.setAttribute(name, value);
+    set(this: Part, value: string | boolean | null) {
+      if (value === null || value === false) this.removeAttribute(name);
+      else this.setAttribute(name, String(value));
     },
   });
 }

@@ -133,12 +133,12 @@ test('a failure keeps what was there and can be tried again', async () => {
 });
 
 test('a listing that is not there is said to be so, and why is told to who builds the page', async () => {
-  const told = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const logged = jest.spyOn(console, 'error').mockImplementation(() => undefined);
   const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
   void listing.load();
   await asked[0]!.reply(404);
   expect(listing.status).toBe('gone');
-  expect(told).toHaveBeenCalledWith('Ivy Lens: There is no lens called “notes”.');
+  expect(logged).toHaveBeenCalledWith('Ivy Lens: There is no lens called “notes”.');
 });
 
 test('going back draws the answer of before at once, and asks whether it still holds', async () => {

@@ -109,6 +109,7 @@ export class Listing {
     this.pending = undefined;
     this.bar.write(address, how === 'typing' && this.#typing ? 'replace' : 'push');
     this.#typing = how === 'typing';
+    this.opened.loads = 0;
     this.#tell('change');
     await this.ask(address, true);
   }
@@ -135,9 +136,10 @@ export class Listing {
 
   /** Puts the posts of the next page below those that are there. The address says that page from then on. */
   async more(): Promise<void> {
-    const { answer, settings } = this;
-    if (!answer || !settings || this.loadsMore || answer.page >= answer.pages) return;
-    const choices = { ...this.choices, page: answer.page + 1 };
+    const { answer } = this;
+    const choices = this.#next();
+    // what is chosen but not answered yet has other posts: the next ones of these would not fit below
+    if (!answer || !choices || this.loadsMore || this.waiting) return;
     const address = this.#address(choices);
     const running = (this.#running = new AbortController());
     this.loadsMore = true;
@@ -166,9 +168,8 @@ export class Listing {
 
   /** Fetches where a visitor may go next, so that it is there when they do. Without choices: the next page. */
   fetchAhead(choices?: Choices): void {
-    const { answer } = this;
-    if (!answer || (!choices && answer.page >= answer.pages)) return;
-    const next = choices ?? { ...this.choices, page: answer.page + 1 };
+    const next = choices ?? this.#next();
+    if (!next) return;
     const address = this.#address(next);
     const from = choices ? undefined : next.page;
     const key = `${from ?? ''} ${address}`;
@@ -178,6 +179,13 @@ export class Listing {
     void this.#ahead.put(key, fetched).catch(drop);
     // what was fetched long ago may not hold any more
     setTimeout(drop, aheadKept);
+  }
+
+  /** What the next page is asked by: the choices that are answered, whatever is picked besides; null on the last. */
+  #next(): Choices | null {
+    const { answer, settings } = this;
+    if (!answer || !settings || answer.page >= answer.pages) return null;
+    return { ...choicesOf(answer, settings), page: answer.page + 1 };
   }
 
   /** Whether choices wait for the button. */
@@ -253,7 +261,8 @@ export class Listing {
       this.answered(withForeign(address, reply.answer.address, reply.settings.names), address);
       this.#tell('answer');
     } catch (error) {
-      if (this.#fail(error, running.signal)) this.waiting = false;
+      if (!running.signal.aborted) this.waiting = false;
+      this.#fail(error, running.signal);
     }
   }
 
@@ -285,17 +294,15 @@ export class Listing {
     return reply;
   }
 
-  /** Tells whether it was worth telling: what was overtaken is not. */
-  #fail(error: unknown, signal: AbortSignal): boolean {
-    if (signal.aborted || (error as Error).name === 'AbortError') return false;
-    this.waiting = false;
+  /** Says that something failed; what was overtaken is not worth saying. */
+  #fail(error: unknown, signal: AbortSignal): void {
+    if (signal.aborted || (error as Error).name === 'AbortError') return;
     const isRefused = error instanceof Refusal && error.status < 500 && error.status !== 429 && error.status !== 408;
     this.status = isRefused && !this.answer ? 'gone' : 'failed';
     // what is refused stays so until someone who builds the page mends it
     if (isRefused) console.error(`Ivy Lens: ${(error as Error).message}`);
     else this.#retry.later();
     this.redraw();
-    return true;
   }
 
   #gone(): void {

@@ -8,7 +8,10 @@ const isBack = (navigation as PerformanceNavigationTiming | undefined)?.type !==
 let wanted = isBack ? (history.state as { ivyScroll?: number } | null)?.ivyScroll : undefined;
 
 addEventListener('pagehide', () => {
-  history.replaceState({ ...(history.state as object | null), ivyScroll: scrollY }, '');
+  const state: unknown = history.state;
+  // what the page itself keeps there stays: where that is no plain object, nothing can be put beside it
+  if (state !== null && Object.getPrototypeOf(state) !== Object.prototype) return;
+  history.replaceState({ ...(state as object | null), ivyScroll: scrollY }, '');
 });
 
 /** Goes where the visitor was, once a page and only as long as they have not gone elsewhere themselves. */

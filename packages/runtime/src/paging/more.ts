@@ -7,13 +7,17 @@ import type { Listing } from '../listing/listing.js';
 export function drawMore(listing: Listing, view: MoreView): TemplateResult {
   const { more, left, shown, link } = view;
   const press = () => {
-    const root = document;
+    // one post may be in several listings of a page
+    const root = document.activeElement?.closest('ivy-lens') ?? document;
     const there = listing.answer!.items.length;
     listing.opened.loads = 0;
     void listing.more().then(() => {
+      const { page, pages, items } = listing.answer!;
       // the press goes with the last posts: the first of them takes the focus
-      if (!root.querySelector('.ivy-next'))
-        root.querySelectorAll('.ivy-card')[there]?.querySelector<HTMLElement>('a, button')?.focus();
+      if (page < pages) return;
+      const cards = [...root.querySelectorAll<HTMLElement>('[data-post]')];
+      const card = cards.find(({ dataset }) => dataset.post === items[there]?.id);
+      card?.querySelector<HTMLElement>('a, button')?.focus();
     });
   };
   return html`<nav class="ivy-pager ivy-next-pager" aria-label=${view.label}>

@@ -14,9 +14,9 @@ const watched = new WeakMap<Element, IntersectionObserver>();
  */
 export function watchNearness(root: Element, listing: Listing): void {
   const press = root.querySelector<HTMLElement>('[data-near]');
-  if (!press || typeof IntersectionObserver === 'undefined') return;
-  // looked at anew with each page: a press that stays near is told of once only
+  // looked at anew with each drawing: of a press that stays near an observer speaks once only
   watched.get(root)?.disconnect();
+  if (!press || typeof IntersectionObserver === 'undefined') return;
   const watcher = new IntersectionObserver(
     ([entry]) => {
       if (!entry?.isIntersecting || listing.loadsMore) return;

@@ -41,6 +41,14 @@ test('a choice begins at the first page again; an address with a page brings all
   ]);
 });
 
+test('while a choice is on its way no next posts are put below those it takes away', async () => {
+  visit = await Visit.to([kind], { paging: { mode: 'more', size: 4 } });
+  visit.all<HTMLInputElement>('.ivy-tick input')[0]!.click();
+  await visit.listing.more();
+  await visit.settle();
+  expect([posts().length, visit.address]).toEqual([4, 'kind=walk']);
+});
+
 test('what comes next is fetched ahead once, and is there at once when it is asked for', async () => {
   visit = await Visit.to([kind], { paging: { mode: 'more', size: 12 } });
   const before = visit.asked.length;
