@@ -34,8 +34,8 @@ const addresses = makeAddresses(200);
  * Answers and searches before the first that is timed. The code of an answer is compiled as it is found to run often: the
  * first thousands take up to twice as long as those of a server that has been asked for some seconds.
  */
-const warmAnswers = 12_000;
-const warmSearches = 3000;
+const manyAnswers = 12_000;
+const manySearches = 3000;
 /** How often PostgreSQL and the engine take turns: a few minutes of a machine that others use too tell more than some seconds. */
 const turns = 8;
 
@@ -66,15 +66,7 @@ async function measure(name, size, correlated) {
   if (wants('engine') || wants('sql')) await measureEngine(collection, size);
   if (correlated) return;
   if (wants('http') && size <= 100_000) {
-    const {
-      first,
-      cold,
-      early,
-      warm: again,
-      stolen,
-      whole,
-      compact,
-    } = await measureServer(
+    const { first, cold, early, settled, stolen, whole, compact } = await measureServer(
       collection,
       lensConfig,
       addresses.map((one) => one.address),
@@ -86,7 +78,7 @@ async function measure(name, size, correlated) {
     const fresh = (one) => `${rate(one)}, ${Math.round(one.bytes)} bytes gzipped, ${one.asked} asked`;
     console.log(`  http, addresses never asked before, whole  ${fresh(whole)}`);
     console.log(`  http, the same as the page script asks     ${fresh(compact)}`);
-    console.log(`  http, warm  ${rate(again)}, while others had ${percent(stolen)} of the processor time wanted`);
+    console.log(`  http, settled ${rate(settled)}, while others had ${percent(stolen)} of the processor time wanted`);
   }
   if (wants('worker') && size <= 50_000) {
     const index = buildIndex(collection);
@@ -104,19 +96,19 @@ async function measureEngine(collection, size) {
   answer(index, searches[0].query);
   const start = performance.now();
   prewarm(index, lens);
-  const warmed = performance.now() - start;
+  const prewarmed = performance.now() - start;
   reportKept(collection, index, size);
-  console.log(`  counts under common terms ${ms(warmed)}\n  bytes a post ${bytesOf(index, size)}`);
+  console.log(`  counts under common terms ${ms(prewarmed)}\n  bytes a post ${bytesOf(index, size)}`);
 
   const on = queries.filter((one) => one.on > 0);
   // a million posts by hand take half a minute a question
   const few = on.slice(0, size > 200_000 ? 12 : 60);
   sweep();
-  askAgain(index, queries, warmAnswers);
+  askAgain(index, queries, manyAnswers);
   const engine = timed(on, ({ query }) => answer(index, query), 5);
   // what others are asked, the engine is asked too: ratios are of the same questions
   const same = timed(few, ({ query }) => answer(index, query), 5);
-  askAgain(index, searches, warmSearches);
+  askAgain(index, searches, manySearches);
   const searching = timed(searches, ({ query }) => answer(index, query), 3);
   console.log(
     `  engine   p50 ${ms(engine.p50)}  p95 ${ms(engine.p95)}, of the questions below ${ms(same.p50)}  ${ms(same.p95)}`,

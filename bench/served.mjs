@@ -26,14 +26,14 @@ export async function withServed(collection, config, work) {
   }
 }
 
-/** Seconds that a server is asked before it counts as warm: its code is compiled as it is found to run often. */
-const warmingUp = 8;
+/** Seconds that a server is asked before it counts as settled: its code is compiled as it is found to run often. */
+const settling = 8;
 
 /** Addresses that are asked for before those that are measured. */
 const asWarmUp = 3000;
 
 /**
- * Asks the server for some addresses: first unknown to it, then again and again, and at last as one that is warm. Then for
+ * Asks the server for some addresses: first unknown to it, then again and again, and at last as one that has settled. Then for
  * others, each once: whole, as `results` gives them, and as the page script asks for them.
  * @param fresh  many addresses, no two of them the same
  */
@@ -43,8 +43,8 @@ export function measureServer(collection, config, addresses, fresh) {
     await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/results`);
     const first = performance.now() - start;
     const cold = await load(port, addresses, 1);
-    const early = await load(port, addresses, warmingUp);
-    const { made: warm, stolen } = await withShare(() => load(port, addresses, 6));
+    const early = await load(port, addresses, settling);
+    const { made: settled, stolen } = await withShare(() => load(port, addresses, 6));
     const once = async (route) => {
       await load(port, fresh.slice(0, asWarmUp), 60, route, true);
       return load(port, fresh.slice(asWarmUp), 8, route, true);
@@ -52,7 +52,7 @@ export function measureServer(collection, config, addresses, fresh) {
     const whole = await once('results');
     const reply = await fetch(`http://127.0.0.1:${port}/api/v1/lenses/bench/listing/nothing`);
     const compact = await once(`listing/${(await reply.json()).known}`);
-    return { first, cold, early, warm, stolen, whole, compact };
+    return { first, cold, early, settled, stolen, whole, compact };
   });
 }
 

@@ -20,6 +20,7 @@ export * from './dates/calendar.js';
 export { zoneDays } from './dates/zone.js';
 export { readInterval } from './dates/interval.js';
 export { presetRange } from './dates/preset.js';
+export * from './lens/address-names.js';
 export * from './lens/card.js';
 export * from './lens/check.js';
 export * from './lens/for-page.js';

@@ -69,11 +69,11 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
       ? []
       : waysOut(
           active,
-          (lifted) =>
+          (leftOut) =>
             scope.filter((post) =>
               active.every(
                 (facet) =>
-                  lifted.includes(facet) || passes(collection, post, lens, facet, query.selections[facet.key]!),
+                  leftOut.includes(facet) || passes(collection, post, lens, facet, query.selections[facet.key]!),
               ),
             ).length,
         );
@@ -91,19 +91,19 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
   };
 }
 
-/** The fewest facets that help when they are lifted, five ways at most; and all of them. */
-function waysOut(active: readonly Facet[], countWithout: (lifted: readonly Facet[]) => number): Expected['ways'] {
+/** The fewest facets that help when they are left out, five ways at most; and all of them. */
+function waysOut(active: readonly Facet[], countWithout: (leftOut: readonly Facet[]) => number): Expected['ways'] {
   if (active.length === 0) return [];
   const subsets = active.reduce<Facet[][]>((all, facet) => [...all, ...all.map((some) => [...some, facet])], [[]]);
-  const lifted = subsets
+  const leftOut = subsets
     .filter((some) => some.length > 0 && some.length < active.length)
     .map((some) => ({ some, matched: countWithout(some) }))
     .filter(({ matched }) => matched > 0);
-  const fewest = Math.min(...lifted.map(({ some }) => some.length));
+  const fewest = Math.min(...leftOut.map(({ some }) => some.length));
   const placesOf = (some: readonly Facet[]) => some.map((facet) => active.indexOf(facet));
   const named = (some: readonly Facet[]) => some.map(({ key }) => key).join();
   return [
-    ...lifted
+    ...leftOut
       .filter(({ some }) => some.length === fewest)
       // ties fall as the facets stand in the lens
       .sort((a, b) => b.matched - a.matched || compareLists(placesOf(a.some), placesOf(b.some)))

@@ -57,8 +57,8 @@ test('reading undoes writing', () => {
       const back = readAddress(writeAddress(query), query.lens, buildIndex(posts), now);
       const sort = query.sort === sortOf({ ...query, sort: null })?.key ? null : query.sort;
       // which pages stand there already is no part of an address
-      const { from: _from, ...told } = query;
-      expect(back.query).toEqual({ ...told, sort });
+      const { from: _from, ...written } = query;
+      expect(back.query).toEqual({ ...written, sort });
       expect(back.notices).toEqual([]);
     }),
     { numRuns: 2000 },

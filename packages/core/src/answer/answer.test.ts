@@ -30,7 +30,7 @@ test('answers as the reference does, on any posts, lens and query', () => {
   );
 });
 
-test('answers the same once it is warm, whatever was asked before', () => {
+test('answers the same once it is prewarmed, whatever was asked before', () => {
   fc.assert(
     fc.property(asked, ({ collection, query }) => {
       const index = buildIndex(collection);
@@ -49,7 +49,7 @@ test('answers the same once it is warm, whatever was asked before', () => {
   );
 });
 
-test('answers the same however far it is warm', () => {
+test('answers the same however far it is prewarmed', () => {
   let stopped = 0;
   fc.assert(
     fc.property(asked, fc.nat({ max: 30 }), ({ collection, query }, most) => {

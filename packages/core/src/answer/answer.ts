@@ -63,7 +63,7 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
   const plan = planOf(index, lens);
   const selections = selectionsOf(query);
   const passed = passQuery(index, plan.scope, lens, selections);
-  const { all, others } = countedOf(plan, passed, selections);
+  const { all, leaveOneOut } = countedOf(plan, passed, selections);
   const found = searchIn(index, query);
   const said = found ? [...notices, ...respellings(found)] : notices.slice();
 
@@ -93,7 +93,7 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
     ),
     facets: lens.facets.map((facet, i) => {
       const at = passed.places[i]!;
-      const under = at < 0 || kindOf(facet).keepsOwn(facet) ? all : others(at);
+      const under = at < 0 || kindOf(facet).keepsOwn(facet) ? all : leaveOneOut(at);
       return form.facet(facet, plan.facets[i]!, selections[i], at < 0 ? noTerms : passed.terms[at]!, under);
     }),
     notices: said,

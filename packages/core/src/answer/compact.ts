@@ -30,15 +30,15 @@ export type CompactAnswer = AnswerIn<CompactFacet, CompactItem>;
 export function frameOf(index: PostIndex, lens: Lens): Frame {
   const plan = planOf(index, lens);
   const terms: Frame['terms'] = {};
-  const told = (all: readonly { slug: string; label: string }[]) =>
+  const frameTerms = (all: readonly { slug: string; label: string }[]) =>
     all.map(({ slug, label }): FrameTerm => [slug, label]);
   const facets = lens.facets.map((facet, i) => {
     const frame = kindOf(facet).frame?.(facet, plan.facets[i]!) ?? null;
-    if (frame) terms[frame.of] ??= told(plan.facets[i]!.terms!.terms);
+    if (frame) terms[frame.of] ??= frameTerms(plan.facets[i]!.terms!.terms);
     return frame;
   });
   const { fields, numbered, titleAt } = itemsOf(index, plan);
-  for (const key of numbered) terms[key] ??= told(index.termList(key)!.terms);
+  for (const key of numbered) terms[key] ??= frameTerms(index.termList(key)!.terms);
   return { terms, facets, fields: fields.map(({ key }) => key), titleAt };
 }
 

@@ -66,7 +66,7 @@ function numberBuckets({ bounds, counts, cut }: CompactRange<number>): Bucket<nu
 function expandOptions({ selected, counts }: CompactCounts, frame: FacetFrame, all: readonly FrameTerm[]): Option[] {
   const { terms, parents, labels, byCount, hidesZero } = frame;
   const size = terms?.length ?? all.length;
-  const told = unpackCounts(counts, size);
+  const unpacked = unpackCounts(counts, size);
   const chosen = new Set(selected);
   const depths: number[] = [];
   const options: Option[] = [];
@@ -78,7 +78,7 @@ function expandOptions({ selected, counts }: CompactCounts, frame: FacetFrame, a
     options.push({
       value,
       label: labels[i] ?? label,
-      count: told[i]!,
+      count: unpacked[i]!,
       selected: chosen.has(value),
       partly: false,
       parent: above < 0 ? null : options[above]!.value,

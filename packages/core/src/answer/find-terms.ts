@@ -29,9 +29,9 @@ export function findTerms(index: PostIndex, query: Query, key: string, text: str
     const plan = planOf(index, lens);
     const selections = selectionsOf(query);
     const passed = passQuery(index, plan.scope, lens, selections);
-    const { all, others } = countedOf(plan, passed, selections);
+    const { all, leaveOneOut } = countedOf(plan, passed, selections);
     const place = passed.places[at]!;
-    const under = place < 0 || kind.keepsOwn(facet) ? all : others(place);
+    const under = place < 0 || kind.keepsOwn(facet) ? all : leaveOneOut(place);
     const selection = selections[at];
     const chosen = selection ? chosenTerms(index, lens, facet, selection) : [];
     return kind.find!(facet, plan.facets[at]!, under, chosen, text);

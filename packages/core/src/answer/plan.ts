@@ -140,14 +140,14 @@ export function countedOf(
   plan: Plan,
   { active, places, terms, combined }: Passed,
   selections: readonly (Selection | undefined)[],
-): { all: Counted; others: (at: number) => Counted } {
+): { all: Counted; leaveOneOut: (at: number) => Counted } {
   const keptOf = (at: number) => {
     const facet = places.indexOf(at);
     return keptUnder(plan, plan.facets[facet]!, selections[facet]!, terms[at]!);
   };
   return {
     all: new Counted(combined.all, plan.scope, active.length === 1 ? keptOf(0) : null),
-    others: (at) =>
+    leaveOneOut: (at) =>
       new Counted(combined.leaveOneOut(at), plan.scope, active.length === 2 ? keptOf(1 - at) : null, false),
   };
 }

@@ -4,6 +4,7 @@ import { walkedColumns } from '../engine/columns/sorted-column.js';
 import { finished, type Steps } from '../engine/base/steps.js';
 import { postsUnder } from '../engine/columns/term-column.js';
 import { kindOf } from '../kinds/kinds.js';
+import type { NarrowedScope } from '../lens/for-page.js';
 import type { Lens } from '../lens/lens.js';
 import { commonCounts, planOf, prepareRows, withScratch } from './plan.js';
 
@@ -12,6 +13,8 @@ import { commonCounts, planOf, prepareRows, withScratch } from './plan.js';
 
 /** Makes what every answer of a lens needs, a column at a time. */
 export function* prewarmColumns(index: PostIndex, lens: Lens): Steps<void> {
+  const { where, within = [] }: NarrowedScope = lens.scope;
+  for (const { field } of [...where, ...within]) yield* index.prepareColumn(field);
   for (const facet of lens.facets) {
     yield* kindOf(facet).prepare(index, lens, facet);
     yield;

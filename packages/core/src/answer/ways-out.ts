@@ -8,6 +8,7 @@ import type { Passed, Plan } from './plan.js';
 
 /** Ways that lift facets, and ways that take a near term instead, offered at most. */
 const [mostLifts, mostInstead] = [5, 2];
+
 /**
  * The ways out of an answer with no post, most posts first: each facet left out alone; where none of these helps, the
  * fewest together that do; another term in the place of one that is chosen. The last is to leave everything out.
@@ -43,27 +44,38 @@ function matchedWithout(plan: Plan, { each }: Passed, some: readonly number[]): 
   return each.reduce((left, set, i) => (some.includes(i) ? left : left.and(set)), plan.scope.set).count;
 }
 
+/** Facets that can be told apart by the bits of a number; a lens with more of them on offers to clear all. */
+const mostTogether = 52;
+
 /**
  * The fewest facets that help together: two or more. They are those that the posts nearest to the query fail, so each post
- * of the scope is looked at once.
+ * of the scope is looked at once: which facets it fails is one number, a bit a facet.
  */
 function together(plan: Plan, query: Query, passed: Passed): Way[] {
   const bits = passed.each.map((set) => set.bits);
-  const groups = new Map<string, { some: number[]; matched: number }>();
-  let fewest = bits.length - 1;
+  const count = bits.length;
+  if (count > mostTogether) return [];
+  const values = bits.map((_, i) => 2 ** i);
+  const matchedBy = new Map<number, number>();
+  let fewest = count - 1;
   eachBit(plan.scope.set.bits, (post) => {
-    let fails = 0;
-    for (let i = 0; i < bits.length && fails <= fewest; i++) if (!hasBit(bits[i]!, post)) fails++;
+    let [fails, mask] = [0, 0];
+    for (let i = 0; i < count && fails <= fewest; i++) {
+      if (hasBit(bits[i]!, post)) continue;
+      fails++;
+      mask += values[i]!;
+    }
     if (fails > fewest) return;
-    if (fails < fewest) groups.clear();
+    if (fails < fewest) matchedBy.clear();
     fewest = fails;
-    const some = bits.flatMap((one, i) => (hasBit(one, post) ? [] : i));
-    const group = groups.get(some.join());
-    if (group) group.matched++;
-    else groups.set(some.join(), { some, matched: 1 });
+    matchedBy.set(mask, (matchedBy.get(mask) ?? 0) + 1);
   });
-  const inOrder = [...groups.values()].sort((one, other) => compareLists(one.some, other.some));
-  return inOrder.map(({ some, matched }) => lift(query, passed, some, matched));
+  const groups = [...matchedBy].map(([mask, matched]) => {
+    const some = values.flatMap((value, i) => (Math.floor(mask / value) % 2 === 1 ? i : []));
+    return { some, matched };
+  });
+  groups.sort((one, other) => compareLists(one.some, other.some));
+  return groups.map(({ some, matched }) => lift(query, passed, some, matched));
 }
 
 function compareLists(a: readonly number[], b: readonly number[]): number {

@@ -1,6 +1,7 @@
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { LensChange } from '../kinds/change.js';
 import { nameOf } from '../kinds/name.js';
+import { pagingOf, sizesOf } from '../paging/paging.js';
 import type { Lens } from './lens.js';
 
 /** What differs between two states of a lens, in visitors' terms. */
@@ -20,11 +21,11 @@ export function changesBetween(before: Lens, after: Lens): LensChange[] {
       continue;
     }
     met.add(was.key);
-    const told = facetChanges(was, facet);
+    const found = facetChanges(was, facet);
     // nothing that differs may go unsaid, though most has a sentence of its own
-    if (told.length === 0 && differs(was, facet))
-      told.push({ facet: facet.key, title: `${named(facet)} is set another way` });
-    changes.push(...told);
+    if (found.length === 0 && differs(was, facet))
+      found.push({ facet: facet.key, title: `${named(facet)} is set another way` });
+    changes.push(...found);
   }
   for (const facet of before.facets) {
     if (!met.has(facet.key))
@@ -74,18 +75,24 @@ function differs(was: Facet, is: Facet): boolean {
 function listingChanges(before: Lens, after: Lens): LensChange[] {
   const changes: LensChange[] = [];
   const differ = (read: (lens: Lens) => unknown) => JSON.stringify(read(before)) !== JSON.stringify(read(after));
-  if (differ((lens) => lens.paging))
-    changes.push({
-      facet: null,
-      title: 'Another number of posts a page',
-      before: `${before.paging.size} a page`,
-      after: `${after.paging.size} a page`,
-    });
+  const tell = (title: string, words: (lens: Lens) => string) => {
+    const [was, is] = [words(before), words(after)];
+    if (was !== is) changes.push({ facet: null, title, before: was, after: is });
+  };
+  tell('Posts go on another way', ({ paging }) => pagingOf(paging).noun);
+  if (before.paging.mode === after.paging.mode)
+    tell('Another number of posts a page', ({ paging }) => `${paging.size} a page`);
+  tell(
+    'Visitors choose how many a page another way',
+    ({ paging }) => sizesOf(paging).join(', ') || 'not theirs to choose',
+  );
   if (differ((lens) => lens.sort)) changes.push({ facet: null, title: 'The order of posts can be chosen another way' });
   if (differ((lens) => lens.card)) changes.push({ facet: null, title: 'Cards show other things' });
   if (differ((lens) => lens.look)) changes.push({ facet: null, title: 'The listing is laid out another way' });
   if (differ((lens) => lens.texts)) changes.push({ facet: null, title: 'Some words read differently' });
-  if (differ((lens) => lens.scope)) changes.push({ facet: null, title: 'Other posts are in the listing' });
+  if (differ(({ scope: { pinned: _pinned, ...scope } }) => scope))
+    changes.push({ facet: null, title: 'Other posts are in the listing' });
+  if (differ((lens) => lens.scope.pinned)) changes.push({ facet: null, title: 'Other posts stand first' });
   if (before.address.apply !== after.address.apply) {
     const words = (lens: Lens) => (lens.address.apply === 'button' ? 'on a button' : 'at once');
     changes.push({ facet: null, title: 'Choices take effect another way', before: words(before), after: words(after) });

@@ -1,11 +1,11 @@
 import { kindOf, type Facet } from '../kinds/kinds.js';
+import { addressNames } from './address-names.js';
 import type { Lens } from './lens.js';
 import { isLanguage, isZone } from './locale.js';
 import type { Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
 import { isInherited } from '../text/own.js';
-import { sizesOf } from '../paging/paging.js';
-import { step, type ShapeProblem } from '../shape/shape.js';
+import type { ShapeProblem } from '../shape/shape.js';
 
 /**
  * Checks what a shape alone can't know: that the fields a lens names are in its source, and that no two of its
@@ -65,17 +65,12 @@ function facetProblems(
 function nameClashes(lens: Lens): ShapeProblem[] {
   const problems: ShapeProblem[] = [];
   const taken = new Map<string, string>();
-  const take = (name: string, pointer: string) => {
+  for (const { name, pointer } of addressNames(lens)) {
     if (isInherited(name)) problems.push({ pointer, message: `“${name}” can’t be an address name; choose another` });
     const other = taken.get(name);
     if (other !== undefined) problems.push({ pointer, message: `“${name}” is an address name already, at ${other}` });
     else taken.set(name, pointer);
-  };
-  take(lens.address.sort, '/address/sort');
-  take(lens.address.page, '/address/page');
-  if (sizesOf(lens.paging).length > 0) take(lens.address.size, '/address/size');
-  lens.facets.forEach((facet, i) => take(facet.key, `/facets/${i}/key`));
-  lens.facets.forEach((facet, i) => facet.aliases.forEach((alias, a) => take(alias, step(`/facets/${i}/aliases`, a))));
+  }
   const sortKeys = new Set<string>();
   lens.sort.options.forEach((option, i) => {
     if (sortKeys.has(option.key))

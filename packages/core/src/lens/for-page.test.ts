@@ -8,6 +8,7 @@ import { readLens, type Lens } from './lens.js';
 const fields = [
   { ...plainField('type', 'Type'), type: 'terms' as const },
   { ...plainField('place', 'Place'), type: 'terms' as const },
+  plainField('title', 'Title'),
 ];
 const term = (slug: string, parent: string | null = null) => ({ slug, label: slug, parent });
 const index = buildIndex({
@@ -65,6 +66,7 @@ test.each([
   [{ prefix: 'B&', scope: '' }, /^A prefix/],
   [{ prefix: null, scope: 'walk' }, /“walk” is no condition/],
   [{ prefix: null, scope: 'colour:red' }, /“colour:red” is no condition/],
+  [{ prefix: null, scope: 'title:a' }, /“title:a” is no condition/],
   [{ prefix: null, scope: 'type:walk,'.repeat(21) }, /20 conditions/],
 ])('%j is refused in words', (own, words) => {
   expect(lensForPage(lensWith({}), fields, own)).toMatch(words);

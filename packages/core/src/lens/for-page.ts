@@ -34,8 +34,9 @@ export function lensForPage(lens: Lens, fields: readonly Field[], { prefix, scop
     const name = condition.slice(0, Math.max(0, at)).trim();
     const facet = lens.facets.find((one) => one.key === name);
     const key = fields.some((one) => one.key === name) ? name : facet && kindOf(facet).fields(facet)[0];
-    if (at < 0 || key === undefined) {
-      return `“${condition.trim().slice(0, 80)}” is no condition: write a field of the source and a term, such as kind:survey.`;
+    const type = fields.find((one) => one.key === key)?.type;
+    if (at < 0 || key === undefined || (type !== 'terms' && type !== 'boolean')) {
+      return `“${condition.trim().slice(0, 80)}” is no condition: write a field of terms and one of them, such as kind:survey.`;
     }
     within.push({ field: key, is: [condition.slice(at + 1).trim()] });
   }

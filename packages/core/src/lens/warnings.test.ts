@@ -61,6 +61,15 @@ test('two facets of one address name are told at both', () => {
   expect(codes(facets, [field('kind')])).toEqual([['same-name'], ['same-name']]);
 });
 
+test('the name of the size is in use only where visitors choose one', () => {
+  const facets = [{ key: 'size', kind: 'checkboxes', field: 'kind' }];
+  const warned = (paging: object) => {
+    const lens = lensOf({ facets, paging });
+    return warningsOf(lens, lens.facets[0]!, [field('kind')]).map(({ code }) => code);
+  };
+  expect([warned({}), warned({ sizes: [12] }), warned({ sizes: [12], mode: 'all' })]).toEqual([[], ['same-name'], []]);
+});
+
 test.each([
   [{ tree: true }, 'tree', 'branches'],
   [{ distinct: 60 }, 'dropdown', '60 terms'],

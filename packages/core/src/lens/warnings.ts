@@ -1,6 +1,7 @@
 import type { FieldDescription } from '../fields/describe.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Warning } from '../kinds/warning.js';
+import { addressNames } from './address-names.js';
 import type { Lens } from './lens.js';
 
 /** What to look at in a facet, by its place in the lens. */
@@ -9,9 +10,9 @@ export function warningsOf(lens: Lens, facet: Facet, fields: readonly FieldDescr
 }
 
 function nameWarnings(lens: Lens, facet: Facet): Warning[] {
-  const others = lens.facets.filter((one) => one !== facet).flatMap((one) => [one.key, ...one.aliases]);
-  const taken = [...others, lens.address.sort, lens.address.page];
-  const clash = [facet.key, ...facet.aliases].find((name) => taken.includes(name));
+  const names = addressNames(lens);
+  const taken = new Set(names.flatMap((one) => (one.facet === facet ? [] : one.name)));
+  const clash = [facet.key, ...facet.aliases].find((name) => taken.has(name));
   if (clash === undefined) return [];
   const text = `Another part has the address name “${clash}” too. Give one of them another.`;
   return [{ code: 'same-name', broken: true, text }];

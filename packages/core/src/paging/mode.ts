@@ -10,6 +10,8 @@ export interface PagingConfig {
  * All that the rest of the house may ask of a way of paging. One object a mode, registered by its name in `paging.ts`.
  */
 export interface PagingMode {
+  /** How posts go on, in a few words, such as `numbered pages`. */
+  readonly noun: string;
   /** Whether page 3 means that pages 1 to 3 stand there. */
   readonly stacks: boolean;
   /**

@@ -1,4 +1,9 @@
 import type { PagingMode } from './mode.js';
 
 /** Numbered pages, one at a time. */
-export const pages: PagingMode = { stacks: false, hasSize: true, sizeOf: ({ size }, asked) => asked ?? size };
+export const pages: PagingMode = {
+  noun: 'numbered pages',
+  stacks: false,
+  hasSize: true,
+  sizeOf: ({ size }, asked) => asked ?? size,
+};

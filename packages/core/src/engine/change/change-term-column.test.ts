@@ -32,7 +32,7 @@ function upsertOf({ edited, added }: { edited: [number, number][]; added: number
 }
 
 /** All that a column tells, whatever it was made of. */
-function told(index: PostIndex, key: string) {
+function described(index: PostIndex, key: string) {
   const column = index.column(key);
   const { sizes, postings, sets, rows, parents } = column;
   const all = Uint32Array.from({ length: index.size }, (_, p) => p).filter((p) => p % 3 > 0);
@@ -53,7 +53,7 @@ function rowsWithSorted({ starts, values }: { starts: Uint32Array; values: Uint1
 test('columns that were made are taken over as they would be built', () => {
   let kept = 0;
   const untouched = buildIndex(large, 0);
-  const original = new Map(keys.map((key) => [key, told(untouched, key)]));
+  const original = new Map(keys.map((key) => [key, described(untouched, key)]));
   fc.assert(
     fc.property(change, fc.option(fc.constantFrom('t40', 't89')), fc.boolean(), (changed, term, isInRows) => {
       const old = buildIndex(large, 0);
@@ -68,7 +68,7 @@ test('columns that were made are taken over as they would be built', () => {
       for (const id of remove) after.delete(id);
       for (const post of upsert) after.set(post.id, post);
       const built = buildIndex({ ...large, posts: [...after.values()] }, 0);
-      for (const key of keys) expect(told(now, key)).toEqual(told(built, key));
+      for (const key of keys) expect(described(now, key)).toEqual(described(built, key));
       // and the old ones stay as they were
       expect(keys.map((key) => old.column(key).sizes)).toEqual(before);
       // changed back, they are what they were
@@ -77,7 +77,7 @@ test('columns that were made are taken over as they would be built', () => {
         upsert: large.posts.filter((post) => after.get(post.id) !== post),
         remove: [...after.keys()].filter((id) => !first.has(id)),
       });
-      for (const key of keys) expect(told(back, key)).toEqual(original.get(key));
+      for (const key of keys) expect(described(back, key)).toEqual(original.get(key));
     }),
     { numRuns: 40 },
   );
@@ -91,7 +91,7 @@ test('a post that comes with a term twice stands under it once', () => {
   const now = changeIndex(old, { upsert: [twice], remove: [] });
   expect(now.columns.size).toBe(keys.length);
   const built = buildIndex({ ...large, posts: large.posts.map((post) => (post.id === 'n1' ? twice : post)) }, 0);
-  for (const key of keys) expect(told(now, key)).toEqual(told(built, key));
+  for (const key of keys) expect(described(now, key)).toEqual(described(built, key));
 });
 
 test('a column whose terms moved is built anew', () => {
@@ -104,5 +104,5 @@ test('a column whose terms moved is built anew', () => {
   const now = changeIndex(old, { upsert: [], remove: [], taxonomies: { ...large.taxonomies, place } });
   expect([...now.columns.keys()]).toEqual(['tags', 'kind', 'open']);
   const built = buildIndex({ ...large, taxonomies: { ...large.taxonomies, place } }, 0);
-  expect(told(now, 'place')).toEqual(told(built, 'place'));
+  expect(described(now, 'place')).toEqual(described(built, 'place'));
 });

@@ -23,16 +23,16 @@ const many = (posts: readonly Post[], size: number): Post[] =>
     values: posts[(i * 7) % posts.length]!.values,
   }));
 
-test('an index is the same whether its posts come at once or in parts, told how many or not', () => {
+test('an index is the same whether its posts come at once or in parts, announced or not', () => {
   fc.assert(
     fc.property(
       collection,
       fc.nat({ max: 700 }),
       fc.array(fc.integer({ min: 1, max: 300 }), { minLength: 1, maxLength: 3 }),
       fc.option(fc.nat({ max: 800 }), { nil: undefined }),
-      (given, size, parts, told) => {
+      (given, size, parts, announced) => {
         const whole = { ...given, posts: many(given.posts, size) };
-        expect(finished(writeSnapshot(builtInParts(whole, parts, told)))).toEqual(
+        expect(finished(writeSnapshot(builtInParts(whole, parts, announced)))).toEqual(
           finished(writeSnapshot(buildIndex(whole))),
         );
       },

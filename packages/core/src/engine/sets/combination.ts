@@ -16,7 +16,8 @@ export class Combination {
   readonly #after: PostSet[] = [];
   /** Whichever set is left out, one of few posts is left, and to go on with that is less than to join sets of many. */
   readonly #isFew: boolean;
-  readonly #others: (PostSet | undefined)[] = [];
+  /** The posts that pass all facets but one, by its place, as far as they were asked for. */
+  readonly #leftOneOut: (PostSet | undefined)[] = [];
 
   /**
    * @param passes  for each facet the posts that pass it, in scope or not
@@ -38,9 +39,7 @@ export class Combination {
 
   /** The posts that pass all facets but one. */
   leaveOneOut(of: number): PostSet {
-    let others = this.#others[of];
-    if (!others) this.#others[of] = others = this.#leaveOneOut(of) ?? this.#scope;
-    return others;
+    return (this.#leftOneOut[of] ??= this.#leaveOneOut(of) ?? this.#scope);
   }
 
   #leaveOneOut(of: number): PostSet | null {

@@ -37,6 +37,6 @@ test.each([
   const index = buildIndex(collection);
   const [facet] = answer(index, readAddress('', lens, index, 0).query).facets;
   expect('options' in facet! && facet.options.map((option) => option.value).join(' ')).toBe(expected);
-  const told = arrangeTerms(lens.facets[0] as TermFacet, places);
-  expect(told.map((term) => term.slug).join(' ')).toBe(expected);
+  const arranged = arrangeTerms(lens.facets[0] as TermFacet, places);
+  expect(arranged.map((term) => term.slug).join(' ')).toBe(expected);
 });
