@@ -1,9 +1,11 @@
-import { arrangesTerms, readLens, type FacetKind, type FieldDescription, type Lens } from '@ivy/core';
+import { arrangesTerms, readLens, type FacetKind, type Lens } from '@ivy/core';
 import fc from 'fast-check';
+import { fieldOf } from '../../test/field-of.js';
 import { lensOf } from '../../test/lens-of.js';
 import {
   addFacet,
   changeKind,
+  changePaging,
   dropAlias,
   duplicateFacet,
   huesOf,
@@ -18,24 +20,13 @@ import {
 } from './edits.js';
 import { kindDesks } from './kinds/kind-desks.js';
 
-const field = (key: string, type: FieldDescription['type'], role?: string) =>
-  ({
-    key,
-    label: key,
-    type,
-    role,
-    tree: key === 'place',
-    distinct: 4,
-    filled: 9,
-    samples: [],
-  }) as unknown as FieldDescription;
 const fields = [
-  field('title', 'text', 'title'),
-  field('habitat', 'terms'),
-  field('place', 'terms'),
-  field('seen', 'date', 'published'),
-  field('count', 'number'),
-  field('open', 'boolean'),
+  fieldOf('title', 'text', { role: 'title' }),
+  fieldOf('habitat', 'terms'),
+  fieldOf('place', 'terms', { tree: true }),
+  fieldOf('seen', 'date', { role: 'published' }),
+  fieldOf('count', 'number'),
+  fieldOf('open', 'boolean'),
 ];
 const terms = [
   { slug: 'coast', parent: null },
@@ -114,4 +105,13 @@ test('no facet changes its colour by what is done to others', () => {
     }),
     { numRuns: 200 },
   );
+});
+
+test('the address name of the size gives way to a facet that has it, and is left alone while it is not in use', () => {
+  const lens = lensOf({ facets: [{ key: 'size', kind: 'checkboxes', field: 'size' }] });
+  expect(changePaging(lens, { size: 24 }).address.size).toBe('size');
+  const offered = changePaging(lens, { sizes: [12, 24] });
+  expect([offered.address.size, offered.paging.sizes]).toEqual(['size-2', [12, 24]]);
+  expect(changePaging(offered, { mode: 'endless' }).address.size).toBe('size-2');
+  expect(addFacet(changePaging(empty, { sizes: [24] }), fieldOf('size', 'terms')).key).toBe('size-2');
 });

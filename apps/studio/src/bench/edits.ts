@@ -1,4 +1,5 @@
 import {
+  addressNames,
   arrangesTerms,
   kindOf,
   proposeFacet,
@@ -55,8 +56,7 @@ export function insertFacet(lens: Lens, config: object, at = lens.facets.length)
 
 /** A maker of address names that no part of the lens has or had. */
 export function keysIn(lens: Lens): FacetKeys {
-  const own = lens.facets.flatMap((facet) => [facet.key, ...facet.aliases]);
-  return new FacetKeys([lens.address.sort, lens.address.page, ...own]);
+  return new FacetKeys(addressNames(lens).map(({ name }) => name));
 }
 
 /** Fills a facet's defaults from the one definition all share. */
@@ -105,6 +105,15 @@ function ofKind(facet: Facet, kind: FacetKind): Facet {
     if (name !== 'kind' && (name in next || name === 'hue')) next[name] = value;
   }
   return next as Facet;
+}
+
+/** Changes how one gets on from the first posts. The address name of the size gives way to those in use. */
+export function changePaging(lens: Lens, change: Partial<Lens['paging']>): Lens {
+  const next = { ...lens, paging: { ...lens.paging, ...change } };
+  const names = addressNames(next);
+  const size = names.find(({ pointer }) => pointer === '/address/size');
+  if (!size || !names.some((one) => one !== size && one.name === size.name)) return next;
+  return { ...next, address: { ...next.address, size: keysIn(next).make(size.name) } };
 }
 
 /** Gives a facet another address name. The old one is kept as an alias, so that no link breaks. */

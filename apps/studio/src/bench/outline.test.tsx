@@ -1,4 +1,4 @@
-import type { FieldDescription } from '@ivy/core';
+import { fieldOf } from '../../test/field-of.js';
 import { lensOf } from '../../test/lens-of.js';
 import { OnPage } from '../../test/on-page.js';
 import { huesOf } from './edits.js';
@@ -8,21 +8,12 @@ const page = new OnPage();
 beforeEach(() => page.open());
 afterEach(() => page.close());
 
-const field = (key: string, type: FieldDescription['type'], distinct = 5): FieldDescription => ({
-  key,
-  label: key.toUpperCase(),
-  type,
-  role: null,
-  multiple: false,
-  tree: false,
-  separator: null,
-  pathSeparator: null,
-  filled: 1000,
-  distinct,
-  samples: [],
-  spread: null,
-});
-const fields = [field('kind', 'terms'), field('place', 'terms', 300), field('open', 'boolean'), field('title', 'text')];
+const fields = [
+  fieldOf('kind', 'terms'),
+  fieldOf('place', 'terms', { distinct: 300 }),
+  fieldOf('open', 'boolean'),
+  fieldOf('title', 'text'),
+];
 
 function drawn(facets: object[], focus: string | null = null) {
   const lens = lensOf({ facets });

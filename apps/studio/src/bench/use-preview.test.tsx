@@ -9,7 +9,7 @@ import { usePreview } from './use-preview.js';
 
 const page = new OnPage();
 /** What the page in the frame was told, in turn. */
-let told: ToPreview[];
+let posted: ToPreview[];
 /** Where the Bench went for a visitor. */
 let went: [address: string, how: string][];
 /** What was tried, with what became of it. */
@@ -17,7 +17,7 @@ let tried: { lens: Lens; address: string; signal: AbortSignal; done: (t: DryRun)
 
 beforeEach(() => {
   page.open();
-  [told, went, tried] = [[], [], []];
+  [posted, went, tried] = [[], [], []];
 });
 afterEach(() => page.close());
 
@@ -42,7 +42,7 @@ function Bench({ lens, address, state }: { lens: Lens; address: string; state: P
         title="page"
         ref={(element) => {
           frame.current = element;
-          if (element?.contentWindow) element.contentWindow.postMessage = (message: ToPreview) => told.push(message);
+          if (element?.contentWindow) element.contentWindow.postMessage = (message: ToPreview) => posted.push(message);
         }}
       />
       <p>{dryRun ? String(dryRun.answer.total) : 'nothing yet'}</p>
@@ -78,14 +78,14 @@ test('the page is answered with the lens as it stands', async () => {
   await say({ ivy: 'ask', id: 1, address: '' });
   expect(tried[0]).toMatchObject({ lens: first, address: '' });
   await settle(() => tried[0]!.done(dryRunOf(480)));
-  expect(told).toEqual([{ ivy: 'reply', id: 1, reply: dryRunOf(480) }]);
+  expect(posted).toEqual([{ ivy: 'reply', id: 1, reply: dryRunOf(480) }]);
   expect(words()).toEqual(['480', 'no problem']);
 });
 
 test('a page that has just loaded is told where the Bench is, before it is answered', async () => {
   draw({ address: 'kind=walk' });
   await say({ ivy: 'ask', id: 1, address: '' });
-  expect(told).toEqual([{ ivy: 'go', address: 'kind=walk' }]);
+  expect(posted).toEqual([{ ivy: 'go', address: 'kind=walk' }]);
   expect(tried).toEqual([]);
   await say({ ivy: 'ask', id: 2, address: 'kind=walk' });
   expect(tried.map((one) => one.address)).toEqual(['kind=walk']);
@@ -104,20 +104,20 @@ test('where a visitor goes the Bench goes, and the page is not sent there again'
   await say({ ivy: 'went', address: 'kind=walk', how: 'push' });
   expect(went).toEqual([['kind=walk', 'push']]);
   draw({ address: 'kind=walk' });
-  expect(told).toEqual([]);
+  expect(posted).toEqual([]);
   // back on the Bench leads the page back
   draw({ address: '' });
-  expect(told).toEqual([{ ivy: 'go', address: '' }]);
+  expect(posted).toEqual([{ ivy: 'go', address: '' }]);
 });
 
 test('a lens that changes is drawn anew; until the page has asked, it has nothing to draw', async () => {
   draw();
   draw({ lens: lensCalled('Sort of note') });
-  expect(told).toEqual([]);
+  expect(posted).toEqual([]);
   await say({ ivy: 'ask', id: 1, address: '' });
   const changed = lensCalled('Kind of note');
   draw({ lens: changed });
-  expect(told).toEqual([{ ivy: 'go', address: '' }]);
+  expect(posted).toEqual([{ ivy: 'go', address: '' }]);
   await say({ ivy: 'ask', id: 2, address: '' });
   expect(tried[1]!.lens).toBe(changed);
 });
@@ -128,7 +128,7 @@ test('a question that was overtaken is given up, and what comes of it is not sho
   await say({ ivy: 'ask', id: 2, address: 'kind=walk' });
   expect(tried.map((one) => one.signal.aborted)).toEqual([true, false]);
   await settle(() => tried[0]!.fail(new DOMException('Overtaken', 'AbortError')));
-  expect(told).toEqual([]);
+  expect(posted).toEqual([]);
   await settle(() => tried[1]!.done(dryRunOf(107)));
   expect(words()).toEqual(['107', 'no problem']);
 });
@@ -139,10 +139,10 @@ test('a failure is told to the page and on the Bench, which keeps the last answe
   await settle(() => tried[0]!.done(dryRunOf(480)));
   await say({ ivy: 'ask', id: 2, address: '' });
   await settle(() => tried[1]!.fail(new Error('The server does not answer.')));
-  expect(told.at(-1)).toEqual({ ivy: 'failed', id: 2 });
+  expect(posted.at(-1)).toEqual({ ivy: 'failed', id: 2 });
   expect(words()).toEqual(['480', 'The server does not answer.']);
   page.press('Try again');
-  expect(told.at(-1)).toEqual({ ivy: 'go', address: '' });
+  expect(posted.at(-1)).toEqual({ ivy: 'go', address: '' });
   await say({ ivy: 'ask', id: 3, address: '' });
   await settle(() => tried[2]!.done(dryRunOf(480)));
   expect(words()).toEqual(['480', 'no problem']);
@@ -152,15 +152,15 @@ test('settings that can’t work leave the page as it is: they are reported besi
   draw();
   await say({ ivy: 'ask', id: 1, address: '' });
   await settle(() => tried[0]!.fail(new ApiProblem(422, 'bad-config', 'It can’t work.', [])));
-  expect(told).toEqual([]);
+  expect(posted).toEqual([]);
   expect(words()).toEqual(['nothing yet', 'It can’t work.']);
 });
 
 test('the page is shown in another state once it is there', async () => {
   draw();
   draw({ state: 'loading' });
-  expect(told).toEqual([]);
+  expect(posted).toEqual([]);
   await say({ ivy: 'ask', id: 1, address: '' });
   draw({ state: 'empty' });
-  expect(told).toEqual([{ ivy: 'show', state: 'empty' }]);
+  expect(posted).toEqual([{ ivy: 'show', state: 'empty' }]);
 });

@@ -1,4 +1,5 @@
 import {
+  addressNames,
   facetLabel,
   kindOf,
   warningsOf,
@@ -155,8 +156,7 @@ function AddressName({
   onDrop: (alias: string) => void;
 }) {
   const [name, setName] = useState(facet.key);
-  const others = lens.facets.filter((one) => one !== facet).flatMap((one) => [one.key, ...one.aliases]);
-  const taken = [...others, lens.address.sort, lens.address.page].includes(name);
+  const taken = addressNames(lens).some((one) => one.name === name && one.facet !== facet);
   const wrong = !/^[\p{Ll}\p{Lo}\p{N}][\p{Ll}\p{Lo}\p{M}\p{N}_-]*$/u.test(name);
   const words = taken ? 'Another part has this name.' : wrong ? 'Lower-case letters, digits, - and _ only.' : '';
   const done = () => {

@@ -56,11 +56,11 @@ test('what visitors will notice is told one by one, as it was and as it becomes'
   releases(release(3, 'Shorter list'), release(2));
   await drawn();
   expect(page.words).toContain('What visitors will notice 2 things');
-  const told = page.texts('main li');
-  expect(told).toHaveLength(2);
+  const changes = page.texts('main li');
+  expect(changes).toHaveLength(2);
   for (const words of ['Habitat takes posts with all of the ticked terms', 'any ticked', 'all ticked'])
-    expect(told[0]).toContain(words);
-  for (const words of ['Volunteers is a new facet', 'not there', 'switch']) expect(told[1]).toContain(words);
+    expect(changes[0]).toContain(words);
+  for (const words of ['Volunteers is a new facet', 'not there', 'switch']) expect(changes[1]).toContain(words);
   const leaves = page.texts('nav li');
   expect(leaves.map((leaf) => leaf.slice(0, 9))).toEqual(['Release 4', 'Release 3', 'Release 2']);
   expect(leaves.map((leaf) => [leaf.includes('draft2 changes'), leaf.includes('live')])).toEqual([

@@ -12,17 +12,17 @@ const askEvery = 300;
 /**
  * Brings a file in as a new source.
  * @param signal  gives it up wherever it is; nothing of it is kept then
- * @param told    called with how far it is, whenever that changes
+ * @param report    called with how far it is, whenever that changes
  * @throws ApiProblem with what is wrong about the file, Unreachable, or the AbortError of `signal`
  */
 export async function bringIn(
   file: File,
   signal: AbortSignal,
-  told: (stage: IntakeStage) => void = () => {},
+  report: (stage: IntakeStage) => void = () => {},
 ): Promise<SourceView> {
   const body = new FormData();
   body.append('file', file);
-  told({ at: 'sending' });
+  report({ at: 'sending' });
   const headers = { prefer: 'respond-async' };
   const { id } = (await api.ask('post', '/api/v1/sources', {}, { body, headers, signal })) as JobStatus;
   for (;;) {
@@ -35,8 +35,8 @@ export async function bringIn(
     if (job.state === 'done') return job.result as SourceView;
     if (job.state === 'failed') throw problemOf(job);
     if (job.state === 'cancelled') throw new DOMException('It was cancelled.', 'AbortError');
-    if (job.waits > 0) told({ at: 'waiting', before: job.waits });
-    else told({ at: 'reading', done: job.done, total: job.total, rate: job.rate });
+    if (job.waits > 0) report({ at: 'waiting', before: job.waits });
+    else report({ at: 'reading', done: job.done, total: job.total, rate: job.rate });
     await pause(askEvery, signal);
   }
 }

@@ -20,9 +20,9 @@ export function DropZone() {
   const take = async (file: File | undefined) => {
     if (!file) return;
     const stop = new AbortController();
-    const told = (stage: IntakeStage) => setState({ at: 'reading', file: file.name, stage, stop });
+    const report = (stage: IntakeStage) => setState({ at: 'reading', file: file.name, stage, stop });
     try {
-      const source = await bringIn(file, stop.signal, told);
+      const source = await bringIn(file, stop.signal, report);
       await mutate('/api/v1/sources');
       await navigate(`/sources/${source.slug}`);
     } catch (error) {

@@ -75,12 +75,12 @@ test('a tray without findings says so, and one whose fields sort nothing too', a
 test('records that were left out are counted, with the first reasons at hand', async () => {
   const rejected = Array.from({ length: 7 }, (_, i) => ({ record: i + 2, reason: 'It has no id.' }));
   await drawn({ rejected });
-  const told = [...page.element.querySelectorAll<HTMLElement>('[title]')].find((one) =>
+  const count = [...page.element.querySelectorAll<HTMLElement>('[title]')].find((one) =>
     one.textContent.includes('left out'),
   )!;
-  expect(told.textContent).toBe('7 records left out');
-  expect(told.title.split('\n')).toHaveLength(5);
-  expect(told.title).toContain('Record 2: It has no id.');
+  expect(count.textContent).toBe('7 records left out');
+  expect(count.title.split('\n')).toHaveLength(5);
+  expect(count.title).toContain('Record 2: It has no id.');
 });
 
 test('a lens is started under the name that is given, and the Bench opens on it', async () => {

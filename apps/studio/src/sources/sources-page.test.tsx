@@ -67,7 +67,7 @@ test('a server that does not answer is reported, and asked again', async () => {
 
 const job = { id: 'j1', state: 'running', waits: 0, done: 0, total: 0, rate: 0 };
 /** The job as it is when it is asked for next. */
-const told = (change: object) => page.answer('GET /jobs/j1', { ...job, ...change });
+const report = (change: object) => page.answer('GET /jobs/j1', { ...job, ...change });
 /** The job is asked for again after a while. */
 const later = () => act(() => new Promise((done) => setTimeout(done, 350)));
 
@@ -76,14 +76,14 @@ test('a file that can’t be read is said to have changed nothing; one that can 
   lenses([]);
   await drawn();
   page.answer('POST /sources', job, 202);
-  told({ state: 'failed', problem: { status: 422, code: 'broken-file', detail: 'Line 3 has no end.' } });
+  report({ state: 'failed', problem: { status: 422, code: 'broken-file', detail: 'Line 3 has no end.' } });
   await drop('torn.csv');
   expect(page.texts('[role=alert]')).toEqual(['torn.csv: Line 3 has no end. Nothing was changed.']);
   page.answer('POST /sources', { code: 'too-many-uploads', detail: 'Too many files are coming in.' }, 503);
   await drop('late.csv');
   expect(page.texts('[role=alert]')).toEqual(['late.csv: Too many files are coming in. Nothing was changed.']);
   page.answer('POST /sources', job, 202);
-  told({ state: 'done', result: { slug: 'notes' } });
+  report({ state: 'done', result: { slug: 'notes' } });
   await drop('notes.csv');
   expect(page.place).toBe('/sources/notes');
 });
@@ -93,13 +93,13 @@ test('a file is told its place in line and how far it is read', async () => {
   lenses([]);
   await drawn();
   page.answer('POST /sources', job, 202);
-  told({ waits: 2 });
+  report({ waits: 2 });
   await drop('large.json');
   expect(page.words).toContain('large.json waits behind 2 others…');
-  told({ waits: 1 });
+  report({ waits: 1 });
   await later();
   expect(page.words).toContain('large.json is next in line…');
-  told({ done: 120_000, total: 480_000, rate: 40_000 });
+  report({ done: 120_000, total: 480_000, rate: 40_000 });
   await later();
   expect(page.words).toContain('Reading large.json…');
   expect(page.words).toContain('120,000 of 480,000 posts, 40,000 a second');
@@ -129,7 +129,7 @@ test('a file that is being read is cancelled where it is read', async () => {
   lenses([]);
   await drawn();
   page.answer('POST /sources', job, 202);
-  told({ done: 10, total: 100 });
+  report({ done: 10, total: 100 });
   page.answer('DELETE /jobs/j1', undefined, 204);
   await drop('large.json');
   await page.pressAndSettle('Cancel');

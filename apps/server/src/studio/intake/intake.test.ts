@@ -224,11 +224,11 @@ test('with “respond-async” a file is reported as a job: it can be asked for,
   const location = made.headers.get('location')!;
   expect([made.status, location]).toEqual([202, `/api/v1/jobs/${made.body.id}`]);
   const events = await (await fetch(`${server.url}${location}/events`)).text();
-  const told = events
+  const reported = events
     .trim()
     .split('\n\n')
     .map((line) => JSON.parse(line.replace('data: ', '')) as { state: string });
-  expect(told[told.length - 1]).toMatchObject({
+  expect(reported[reported.length - 1]).toMatchObject({
     state: 'done',
     done: 12,
     total: 12,

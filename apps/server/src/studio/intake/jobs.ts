@@ -87,10 +87,10 @@ export class Jobs implements OnModuleDestroy {
     job.stop.abort();
   }
 
-  /** Calls `told` with the status now and after each change, until it is over or nobody wants to know. */
-  watch(id: string, told: (status: JobStatus) => void): () => void {
+  /** Calls `report` with the status now and after each change, until it is over or nobody wants to know. */
+  watch(id: string, report: (status: JobStatus) => void): () => void {
     const { status, changed } = this.#job(id);
-    const tell = () => told(status);
+    const tell = () => report(status);
     changed.on('change', tell);
     tell();
     return () => changed.off('change', tell);

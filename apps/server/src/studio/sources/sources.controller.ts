@@ -94,7 +94,11 @@ export class SourcesController {
   }
 
   @Get(':slug/posts')
-  @ApiQuery({ name: 'q', required: false, description: 'Words to find in titles; or an id.' })
+  @ApiQuery({
+    name: 'q',
+    required: false,
+    description: 'Words to find in titles, or in texts where there are none; or an id.',
+  })
   @ApiQuery({ name: 'ids', required: false, description: 'Just these posts: ids, each encoded, with commas.' })
   @ApiQuery({ name: 'page', required: false })
   @ApiQuery({ name: 'size', required: false })

@@ -121,3 +121,17 @@ test('posts are found by words of their titles, or by id, and listed by ids', as
   const none = await posts('q=nothing+like+it&page=-1&size=1e9');
   expect(none).toMatchObject({ total: 0, page: 1, items: [] });
 });
+
+test('where no field is a title posts are found by their texts, and where there are none by id alone', async () => {
+  const find = async (slug: string, records: object[], query: string) => {
+    await server.upload(JSON.stringify(records), `${slug}.json`, { slug });
+    const { body } = await server.ask('GET', `/api/v1/sources/${slug}/posts?q=${query}`);
+    return [body.total, body.items.map((one: { id: string }) => one.id)];
+  };
+  const tides = ['Low tide at noon, and a long walk out', 'High tide before dawn, nothing to be seen'];
+  const untitled = tides.map((remark, i) => ({ id: `t${i}`, height: i, remark }));
+  expect(await find('untitled', untitled, 'dawn')).toEqual([1, ['t1']]);
+  const bare = [1, 2, 3].map((height) => ({ id: `h${height}`, height }));
+  expect(await find('bare', bare, 'dawn')).toEqual([0, []]);
+  expect(await find('bare-2', bare, 'h2')).toEqual([1, ['h2']]);
+});

@@ -205,11 +205,11 @@ function Keys({
           <button
             type="button"
             className="pick h-[27px] px-1.5"
-            aria-label={`${order === 'asc' ? 'Rising' : 'Falling'}: key ${at + 1} of ${name}`}
+            aria-label={`${order === 'asc' ? 'Ascending' : 'Descending'}: key ${at + 1} of ${name}`}
             title={order === 'asc' ? 'A to Z, oldest, least first' : 'Z to A, newest, most first'}
             onClick={() => set(at, { order: order === 'asc' ? 'desc' : 'asc' })}
           >
-            {order === 'asc' ? 'rising' : 'falling'}
+            {order === 'asc' ? 'ascending' : 'descending'}
           </button>
           {at > 0 && (
             <button

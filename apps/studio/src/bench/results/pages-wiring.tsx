@@ -1,5 +1,6 @@
 import { pagingNames, pagingOf, type PagingName } from '@ivy/core';
 import { useState } from 'react';
+import { changePaging } from '../edits.js';
 import { NumberBox, type ResultsProps } from './parts.js';
 
 /** Each way of paging: what it is called, what it does, and a small drawing of what stands below the cards. */
@@ -17,7 +18,7 @@ const modes: Record<PagingName, { name: string; does: string; drawing: string }>
 /** How one gets on from the first posts. */
 export function PagesWiring({ lens, onEdit }: ResultsProps) {
   const { paging } = lens;
-  const set = (change: Partial<typeof paging>) => onEdit({ ...lens, paging: { ...paging, ...change } });
+  const set = (change: Partial<typeof paging>) => onEdit(changePaging(lens, change));
   return (
     <>
       <section className="section">
@@ -89,8 +90,9 @@ function Sizes({ sizes, onChange }: { sizes: readonly number[]; onChange: (sizes
       .filter((one) => one !== '')
       .map(Number);
     const isFine = wanted.length <= 6 && wanted.every((one) => Number.isInteger(one) && one >= 1 && one <= 200);
-    if (!isFine) setText(before);
-    else if (wanted.join(', ') !== before) onChange([...new Set(wanted)].sort((a, b) => a - b));
+    const next = isFine ? [...new Set(wanted)].sort((a, b) => a - b) : sizes;
+    setText(next.join(', '));
+    if (next.join() !== sizes.join()) onChange([...next]);
   };
   return (
     <input

@@ -1,6 +1,7 @@
-import type { DryRun, FieldDescription, Lens } from '@ivy/core';
+import type { DryRun, Lens } from '@ivy/core';
 import { useState } from 'react';
 import { BesideServer } from '../../../test/beside-server.js';
+import { fieldOf } from '../../../test/field-of.js';
 import { lensOf } from '../../../test/lens-of.js';
 import { ResultsWiring } from './results-wiring.js';
 
@@ -8,16 +9,7 @@ const page = new BesideServer();
 beforeEach(() => page.open());
 afterEach(() => page.close());
 
-const field = {
-  role: null,
-  multiple: false,
-  tree: false,
-  separator: null,
-  pathSeparator: null,
-  filled: 9,
-  distinct: 2,
-};
-const fields = [{ ...field, key: 'kind', label: 'Kind', type: 'terms' }] as unknown as FieldDescription[];
+const fields = [fieldOf('kind', 'terms')];
 const term = (slug: string, count: number) => ({ slug, label: slug, parent: null, count, hidden: false, aliases: [] });
 const post = (id: string, title: string) => ({ id, title, values: {} });
 /** The lens as it stands, newest last. */
@@ -77,6 +69,17 @@ test('says how many posts are in the listing, and narrows them by terms with the
 
 test('a post is found by its title and put on a list; on the list of those left out it is on no other', async () => {
   await open();
+  page.type('By hand', 'terns');
+  await page.settle();
+  const found = () => page.texts('[aria-label="Posts found"] li');
+  page.answer('GET /sources/notes/posts?q=tern&size=6', { total: 0, page: 1, pages: 1, items: [] });
+  page.type('By hand', 'tern');
+  // what was found stays until the next is there
+  expect(found()).toEqual(['Terns']);
+  await page.settle();
+  expect(found()).toEqual(['No post is called that.']);
+  page.type('By hand', '');
+  expect(found()).toEqual([]);
   page.type('By hand', 'terns');
   await page.settle();
   page.press('Pin Terns');

@@ -188,7 +188,13 @@ function ByHand({
 }) {
   const [find, setFind] = useState('');
   const query = new URLSearchParams({ q: find, size: '6' }).toString();
-  const found = useApi('/api/v1/sources/{slug}/posts', find.trim() === '' ? null : { slug: source }, undefined, query);
+  const isAsked = find.trim() !== '';
+  const found = useApi(
+    '/api/v1/sources/{slug}/posts',
+    isAsked ? { slug: source } : null,
+    { keepPreviousData: true },
+    query,
+  );
   const put = (list: List, id: string) => {
     // a post can't be there and not be there
     const without = (ids: readonly string[]) => ids.filter((one) => one !== id);
@@ -211,7 +217,7 @@ function ByHand({
         onChange={(event) => setFind(event.target.value)}
       />
       {found.error && <p className="mt-1 text-bad">{found.error.message}</p>}
-      {found.data && (
+      {isAsked && found.data && (
         <ul className="mt-1.5 border-y border-rule" aria-label="Posts found">
           {found.data.items.length === 0 && <li className="py-1 text-ink-2">No post is called that.</li>}
           {found.data.items.map(({ id, title }) => (

@@ -1,22 +1,10 @@
-import type { FieldDescription, Lens } from '@ivy/core';
+import type { Lens } from '@ivy/core';
+import { fieldOf } from '../../../test/field-of.js';
 import { lensOf } from '../../../test/lens-of.js';
 import { OnPage } from '../../../test/on-page.js';
 import { ResultsWiring } from './results-wiring.js';
 
-const field = {
-  role: null,
-  multiple: false,
-  tree: false,
-  separator: null,
-  pathSeparator: null,
-  filled: 9,
-  distinct: 9,
-};
-const fields = [
-  { ...field, key: 'day', label: 'Day', type: 'date' },
-  { ...field, key: 'title', label: 'Title', type: 'text' },
-  { ...field, key: 'kind', label: 'Kind', type: 'terms' },
-] as unknown as FieldDescription[];
+const fields = [fieldOf('day', 'date'), fieldOf('title', 'text'), fieldOf('kind', 'terms')];
 
 const page = new OnPage();
 beforeEach(() => page.open());
@@ -74,7 +62,7 @@ test('an order is in use at first, has further keys, and is moved and deleted', 
   expect(lenses.at(-1)!.sort.default).toBe('title');
   page.press('Where alike, by another: Newest');
   expect(lenses.at(-1)!.sort.options[0]!.then).toEqual([{ field: 'title', order: 'asc' }]);
-  page.press('Falling: key 1 of Newest');
+  page.press('Descending: key 1 of Newest');
   expect(lenses.at(-1)!.sort.options[0]!.order).toBe('asc');
   page.press('Move Newest down');
   expect(lenses.at(-1)!.sort.options.map(({ key }) => key)).toEqual(['title', 'newest']);
@@ -100,6 +88,7 @@ test('pages go on in one of four ways, and visitors choose among sizes', () => {
   page.type('Visitors may choose', '48, 24 24');
   page.leave('Visitors may choose');
   expect(lenses.at(-1)!.paging.sizes).toEqual([24, 48]);
+  expect(page.named<HTMLInputElement>('Visitors may choose').value).toBe('24, 48');
   page.type('Visitors may choose', 'many');
   page.leave('Visitors may choose');
   expect(page.named<HTMLInputElement>('Visitors may choose').value).toBe('');
