@@ -254,7 +254,7 @@ test('publishing makes a numbered release and shows the line to paste', async ()
   await browser.press('button', 'Publish release 2');
   await browser.untilText('main [role=status]', 'Release 2 is live');
   expect(await browser.text('pre')).toBe(
-    `<script type="module" src="${stage.studio}/embed/ivy-lens.js"></script>\n<ivy-lens name="field-notes"></ivy-lens>`,
+    `<script type="module" src="${stage.studio}/embed/ivy-lens.js"></script>\n<ivy-lens name="field-notes" style="display:block;min-height:100vh"></ivy-lens>`,
   );
   const results = (await (await fetch(`${stage.studio}/api/v1/lenses/field-notes/results`)).json()) as {
     release: number;

@@ -26,7 +26,9 @@ export class OnPage {
 
   /** A control by its accessible name or words. */
   named<E extends HTMLElement>(name: string): E {
-    const found = [...this.element.querySelectorAll<E>('button, input, select')].find((one) => nameOf(one) === name);
+    const found = [...this.element.querySelectorAll<E>('button, input, select, textarea')].find(
+      (one) => nameOf(one) === name,
+    );
     if (!found) throw new Error(`Nothing is called ${name}: ${this.element.textContent}`);
     return found;
   }
@@ -46,8 +48,8 @@ export class OnPage {
     act(() => {
       const box = this.named<HTMLInputElement>(name);
       const isList = (box as HTMLElement) instanceof HTMLSelectElement;
-      const proto = isList ? HTMLSelectElement.prototype : HTMLInputElement.prototype;
-      Object.getOwnPropertyDescriptor(proto, 'value')!.set!.call(box, value);
+      // React listens to the property of the element itself, so that of its class is set
+      Object.getOwnPropertyDescriptor(Object.getPrototypeOf(box), 'value')!.set!.call(box, value);
       box.dispatchEvent(new Event(isList ? 'change' : 'input', { bubbles: true }));
     });
   }

@@ -721,6 +721,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
       };
@@ -762,6 +764,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
       };
@@ -803,6 +807,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
       };
@@ -845,6 +851,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
         find?: unknown;
@@ -1534,6 +1542,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
       };
@@ -1575,6 +1585,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
         find?: unknown;
@@ -1652,6 +1664,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
       };
@@ -1694,6 +1708,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
         '~from'?: unknown;
       };

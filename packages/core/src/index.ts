@@ -25,6 +25,7 @@ export * from './lens/card.js';
 export * from './lens/check.js';
 export * from './lens/for-page.js';
 export * from './lens/label.js';
+export * from './lens/languages.js';
 export * from './lens/locale.js';
 export * from './lens/propose.js';
 export * from './lens/settings.js';

@@ -57,6 +57,11 @@ export function TakesPageQuery(): MethodDecorator {
       description: 'Terms all posts on this page must have: `field:term`, several with commas.',
     }),
     ApiQuery({
+      name: '~lang',
+      required: false,
+      description: 'What visitors of this page read: tags of languages, best first. Without one, the lens’s own.',
+    }),
+    ApiQuery({
       name: '~from',
       required: false,
       description: 'Where pages stand below one another: the first one wanted by a page script, 1 if not said.',

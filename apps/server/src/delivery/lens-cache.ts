@@ -1,4 +1,4 @@
-import { readLens, withKnownLocale, type Lens } from '@ivy/core';
+import { languagesOf, readLens, withKnownLocale, type Lens } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { isDeepStrictEqual } from 'node:util';
@@ -24,6 +24,8 @@ export interface CachedLens {
   /** Tells this state of the lens from every other. */
   version: string;
   lens: Lens;
+  /** The languages it can be read in, its own first. */
+  languages: readonly string[];
 }
 
 type Which = 'release' | 'draft';
@@ -65,7 +67,8 @@ export class LensCache {
     if (before?.version === version && isDeepStrictEqual(about, aboutOf(before))) return before;
     const read = readLens(release ? release.config : row.draft);
     if (!read.ok) throw new Problem(500, 'bad-config', 'The kept lens can’t be read any more.');
-    return { ...about, release: release?.number ?? null, version, lens: withKnownLocale(read.value) };
+    const lens = withKnownLocale(read.value);
+    return { ...about, release: release?.number ?? null, version, lens, languages: languagesOf(lens) };
   }
 }
 

@@ -1,6 +1,7 @@
 import {
   answer,
   answerCompactly,
+  bestLanguage,
   explain,
   findTerms,
   frameOf,
@@ -70,7 +71,7 @@ export interface Question extends AddressReading {
 }
 
 /** A page that sets nothing for itself. */
-const plain: ForPage = { prefix: null, scope: '' };
+const plain: ForPage = { prefix: null, scope: '', languages: [] };
 /** Ways that pages have one lens, of which what was worked out is kept. */
 const pagesKept = 50;
 
@@ -96,7 +97,11 @@ export class ResultsService {
   async ready(slug: string, which: 'release' | 'draft', own: ForPage = plain): Promise<Ready> {
     const whole = await this.cachedLenses.of(slug, which);
     const posts = await this.indexes.of(whole.sourceId);
-    const kept = own.prefix === null && own.scope === '' ? whole : this.#forPage(whole, posts, own);
+    // many pages say a language, few lenses speak more than one: those that come to the same are one
+    const language = bestLanguage(whole.lens, own.languages);
+    const page = { ...own, languages: language === whole.lens.language ? [] : [language] };
+    const isPlain = page.prefix === null && page.scope === '' && page.languages.length === 0;
+    const kept = isPlain ? whole : this.#forPage(whole, posts, page);
     const ahead = this.#workAhead(kept, posts, kept === whole ? which : 'draft');
     await this.#orForget(posts, kept.lens, ahead.columns);
     return {
@@ -110,7 +115,7 @@ export class ResultsService {
   #forPage(whole: CachedLens, { index }: CachedIndex, own: ForPage): CachedLens {
     let byPage = this.#onPages.get(whole);
     if (!byPage) this.#onPages.set(whole, (byPage = new Lru<string, CachedLens>(pagesKept)));
-    return byPage.getOr(`${own.prefix} ${own.scope}`, () => {
+    return byPage.getOr(JSON.stringify(own), () => {
       const lens = lensForPage(whole.lens, index.fields, own);
       if (typeof lens === 'string') throw new Problem(400, 'bad-page', lens);
       const tag = createHash('sha256').update(JSON.stringify(own)).digest('base64url').slice(0, 8);

@@ -1,4 +1,5 @@
 import { ApiProblem, type LensView, type SourceView } from '@ivy/client';
+import { bestLanguage, lensIn } from '@ivy/core';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -53,7 +54,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const { saving, saver } = useSaving(slug, lens, loaded, onSaved);
   const dryRuns = useDryRuns(slug, source);
   const shown = pageState === 'plain' ? 'live' : pageState;
-  const { dryRun, problem, retry } = usePreview(dryRuns, lens, address, frame, shown, go);
+  const [reads, setReads] = useState(lens.language);
+  const language = bestLanguage(lens, [reads]);
+  const spoken = useMemo(() => lensIn(lens, language), [lens, language]);
+  const { dryRun, problem, retry } = usePreview(dryRuns, spoken, address, frame, shown, go);
   const hues = huesOf(lens.facets);
   const facet = lens.facets.find((one) => one.key === focus);
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
@@ -90,7 +94,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
       <div ref={stage} className="relative flex min-h-0 flex-1">
         <OutlineOfLens {...parts} focus={focus} />
         <Desk
-          {...{ slug, frame, address, saves }}
+          {...{ slug, frame, address, saves, language }}
           name={loaded.name}
           state={pageState}
           onGo={go}
@@ -106,7 +110,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             rows={lens.facets.length}
           />
         )}
-        <Hand {...parts} facet={facet} />
+        <Hand {...parts} facet={facet} reads={language} onReads={setReads} />
       </div>
     </div>
   );

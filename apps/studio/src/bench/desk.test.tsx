@@ -41,6 +41,7 @@ function drawn({ state = 'live', address = '' }: { state?: DeskState; address?: 
       frame={createRef<HTMLIFrameElement>()}
       state={state}
       address={address}
+      language="en"
       saves={0}
       onState={(next) => asked.states.push(next)}
       onGo={(next) => asked.gone.push(next)}

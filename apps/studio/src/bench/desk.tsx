@@ -42,6 +42,8 @@ interface Props {
   frame: RefObject<HTMLIFrameElement | null>;
   state: DeskState;
   address: string;
+  /** What the page is read in. */
+  language: string;
   /** Goes up each time the draft is saved. */
   saves: number;
   onState: (state: DeskState) => void;
@@ -50,7 +52,7 @@ interface Props {
 }
 
 /** The live page on its desk, at the width of a phone, a tablet or a desktop, drawn as large as fits. */
-export function Desk({ slug, name, frame, state, address, saves, onState, onGo, onLayout }: Props) {
+export function Desk({ slug, name, frame, state, address, language, saves, onState, onGo, onLayout }: Props) {
   const [width, setWidth] = useState(834);
   const [zoom, setZoom] = useState<Zoom>('fit');
   const [dragging, setDragging] = useState(false);
@@ -137,9 +139,7 @@ export function Desk({ slug, name, frame, state, address, saves, onState, onGo, 
           // it stays, unseen, behind the plain page: it asks what the Bench tells numbers by
           inert={state === 'plain'}
         />
-        {state === 'plain' && (
-          <PlainPage slug={slug} name={name} address={address} saves={saves} style={place} onGo={onGo} />
-        )}
+        {state === 'plain' && <PlainPage {...{ slug, name, address, language, saves, onGo }} style={place} />}
         <Edge
           width={width}
           scale={scale}
@@ -159,15 +159,23 @@ function percent(share: number): string {
 
 const pageClass = 'absolute top-0 origin-top-left border-x border-rule-2 bg-white';
 
-interface PlainProps extends Pick<Props, 'slug' | 'name' | 'address' | 'saves' | 'onGo'> {
+interface PlainProps extends Pick<Props, 'slug' | 'name' | 'address' | 'language' | 'saves' | 'onGo'> {
   style: CSSProperties;
 }
 
 /** The saved draft as the server draws it for visitors without scripts. Its links and its form lead the Bench along. */
-function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
+function PlainPage({ slug, name, address, language, saves, style, onGo }: PlainProps) {
   const page = useRef<HTMLIFrameElement>(null);
   const path = `/l/${slug}/draft`;
-  const url = address === '' ? path : `${path}?${address}`;
+  // which language it is asked for in is the desk's to say, and no part of the address
+  const asked = `~lang=${language}`;
+  const url = `${path}?${asked}${address === '' ? '' : `&${address}`}`;
+  const withoutAsked = (search: string) =>
+    search
+      .replace(/^\?/, '')
+      .split('&')
+      .filter((one) => !one.startsWith('~lang='))
+      .join('&');
   useEffect(() => page.current?.contentWindow?.location.replace(url), [saves, url]);
   // the page itself runs nothing; where it would go the Bench goes, so that back and forward take one step a choice
   const lead = () => {
@@ -175,13 +183,14 @@ function PlainPage({ slug, name, address, saves, style, onGo }: PlainProps) {
     sheet?.addEventListener('submit', (event) => {
       event.preventDefault();
       const sent = new FormData(event.target as HTMLFormElement);
-      void whereSent(path, new URLSearchParams([...sent] as [string, string][]).toString()).then(onGo);
+      const query = new URLSearchParams([...sent] as [string, string][]).toString();
+      void whereSent(path, query).then((search) => onGo(withoutAsked(search)));
     });
     sheet?.addEventListener('click', (event) => {
       const link = (event.target as Element).closest('a');
       if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
       event.preventDefault();
-      if (link.pathname === path) onGo(link.search.replace(/^\?/, ''));
+      if (link.pathname === path) onGo(withoutAsked(link.search));
     });
   };
   return (

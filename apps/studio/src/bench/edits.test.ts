@@ -115,3 +115,10 @@ test('the address name of the size gives way to a facet that has it, and is left
   expect(changePaging(offered, { mode: 'endless' }).address.size).toBe('size-2');
   expect(addFacet(changePaging(empty, { sizes: [24] }), fieldOf('size', 'terms')).key).toBe('size-2');
 });
+
+test('another address name of a facet keeps what it is called in other languages', () => {
+  const labels = { 'facets/kind/label': 'Art', 'facets/kindred/label': 'Sippe' };
+  const lens = lensOf({ facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind' }], languages: { de: { labels } } });
+  const { languages } = renameFacet(lens, 'kind', 'type');
+  expect(languages.de!.labels).toEqual({ 'facets/type/label': 'Art', 'facets/kindred/label': 'Sippe' });
+});

@@ -11,6 +11,7 @@ import {
   type Lens,
   type TermFacet,
 } from '@ivy/core';
+import { moveLabels } from './results/languages.js';
 
 /*
  * What one can do to a lens on the Bench: pure functions from lens to lens.
@@ -119,7 +120,7 @@ export function changePaging(lens: Lens, change: Partial<Lens['paging']>): Lens 
 /** Gives a facet another address name. The old one is kept as an alias, so that no link breaks. */
 export function renameFacet(lens: Lens, key: string, name: string): Lens {
   return {
-    ...lens,
+    ...moveLabels(lens, `facets/${key}/`, `facets/${name}/`),
     facets: lens.facets.map((facet) => {
       if (facet.key !== key) return facet;
       const aliases = [...new Set([...facet.aliases, key])].filter((alias) => alias !== name);

@@ -4,8 +4,15 @@ import type { BenchParts } from './parts.js';
 import { ResultsWiring } from './results/results-wiring.js';
 import { Wiring } from './wiring.js';
 
+interface Props extends BenchParts {
+  facet?: Facet;
+  /** The language the live page is read in now. */
+  reads: string;
+  onReads: (language: string) => void;
+}
+
 /** The settings of what is in hand: a facet, or else the results. */
-export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet }: BenchParts & { facet?: Facet }) {
+export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, reads, onReads }: Props) {
   return (
     <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
       {facet ? (
@@ -40,6 +47,8 @@ export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet }: B
           fields={source.fields}
           posts={source.posts}
           dryRun={dryRun}
+          reads={reads}
+          onReads={onReads}
           onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })}
         />
       )}

@@ -121,7 +121,7 @@ test('the lines for a page are copied as they stand', async () => {
   });
   await page.pressAndSettle('Copy');
   expect(written).toEqual([
-    `<script type="module" src="${location.origin}/embed/ivy-lens.js"></script>\n<ivy-lens name="notes"></ivy-lens>`,
+    `<script type="module" src="${location.origin}/embed/ivy-lens.js"></script>\n<ivy-lens name="notes" style="display:block;min-height:100vh"></ivy-lens>`,
   ]);
   expect(page.texts('button')).toContain('Copied');
 });

@@ -4,7 +4,7 @@ import { useCopy } from '../shared/use-copy.js';
 
 /** The lines that put a lens on a page. */
 export function snippetFor(slug: string, origin: string): string {
-  return `<script type="module" src="${origin}/embed/ivy-lens.js"></script>\n<ivy-lens name="${slug}"></ivy-lens>`;
+  return `<script type="module" src="${origin}/embed/ivy-lens.js"></script>\n<ivy-lens name="${slug}" style="display:block;min-height:100vh"></ivy-lens>`;
 }
 
 export function Snippet({ slug }: { slug: string }) {

@@ -84,6 +84,11 @@ export interface Finding<F> {
 export interface FacetKind<F extends CommonConfig, A, S extends object = object> {
   /** Its config without the name of the kind: type, validation, defaults and JSON Schema. */
   readonly shape: Shape<Omit<F, 'kind'>>;
+  /**
+   * Where its config has texts that visitors read, besides the label: names of settings, parted by slashes, with a star
+   * for every place of a list.
+   */
+  readonly texts: readonly string[];
   /** What such a facet is called in a sentence, such as `ticks`. */
   readonly noun: string;
   /** Whether a comma in an address parts its values. */

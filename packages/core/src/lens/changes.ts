@@ -90,6 +90,10 @@ function listingChanges(before: Lens, after: Lens): LensChange[] {
   if (differ((lens) => lens.card)) changes.push({ facet: null, title: 'Cards show other things' });
   if (differ((lens) => lens.look)) changes.push({ facet: null, title: 'The listing is laid out another way' });
   if (differ((lens) => lens.texts)) changes.push({ facet: null, title: 'Some words read differently' });
+  const spoken = ({ languages }: Lens) => Object.keys(languages).sort().join(', ');
+  tell('The listing speaks other languages besides', (lens) => spoken(lens) || 'none');
+  if (spoken(before) === spoken(after) && differ((lens) => lens.languages))
+    changes.push({ facet: null, title: 'Some words read differently in other languages' });
   if (differ(({ scope: { pinned: _pinned, ...scope } }) => scope))
     changes.push({ facet: null, title: 'Other posts are in the listing' });
   if (differ((lens) => lens.scope.pinned)) changes.push({ facet: null, title: 'Other posts stand first' });

@@ -5,7 +5,7 @@ import { isLanguage, isZone } from './locale.js';
 import type { Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
 import { isInherited } from '../text/own.js';
-import type { ShapeProblem } from '../shape/shape.js';
+import { step, type ShapeProblem } from '../shape/shape.js';
 
 /**
  * Checks what a shape alone can't know: that the fields a lens names are in its source, and that no two of its
@@ -44,6 +44,13 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer: '/zone', message: `“${lens.zone}” is no time zone this server knows` });
   if (!isLanguage(lens.language))
     problems.push({ pointer: '/language', message: `“${lens.language}” is no language tag; en or de-AT would be one` });
+  for (const language of Object.keys(lens.languages)) {
+    const pointer = step('/languages', language);
+    if (!isLanguage(language))
+      problems.push({ pointer, message: `“${language}” is no language tag; en or de-AT would be one` });
+    if (language === lens.language)
+      problems.push({ pointer, message: `“${language}” is the lens’s own language: its words stand in texts` });
+  }
   return [...problems, ...nameClashes(lens)];
 }
 

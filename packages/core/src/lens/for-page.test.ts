@@ -34,7 +34,7 @@ const postsOf = (lens: Lens | string): string[] => {
   });
   return ids.sort();
 };
-const none = { prefix: null, scope: '' };
+const none = { prefix: null, scope: '', languages: [] };
 
 test('posts that have all the terms are there, those below a term with it', () => {
   const lens = lensWith({});
@@ -55,19 +55,19 @@ test('a page narrows what the lens lets in, and never adds to it', () => {
 });
 
 test('a prefix is the page’s', () => {
-  const lens = lensForPage(lensWith({ address: { prefix: 'a-' } }), fields, { prefix: 'b-', scope: '' });
+  const lens = lensForPage(lensWith({ address: { prefix: 'a-' } }), fields, { ...none, prefix: 'b-' });
   expect(lens).toMatchObject({ address: { prefix: 'b-' } });
-  expect(lensForPage(lensWith({ address: { prefix: 'a-' } }), fields, { prefix: '', scope: '' })).toMatchObject({
+  expect(lensForPage(lensWith({ address: { prefix: 'a-' } }), fields, { ...none, prefix: '' })).toMatchObject({
     address: { prefix: '' },
   });
 });
 
 test.each([
-  [{ prefix: 'B&', scope: '' }, /^A prefix/],
-  [{ prefix: null, scope: 'walk' }, /“walk” is no condition/],
-  [{ prefix: null, scope: 'colour:red' }, /“colour:red” is no condition/],
-  [{ prefix: null, scope: 'title:a' }, /“title:a” is no condition/],
-  [{ prefix: null, scope: 'type:walk,'.repeat(21) }, /20 conditions/],
+  [{ ...none, prefix: 'B&' }, /^A prefix/],
+  [{ ...none, scope: 'walk' }, /“walk” is no condition/],
+  [{ ...none, scope: 'colour:red' }, /“colour:red” is no condition/],
+  [{ ...none, scope: 'title:a' }, /“title:a” is no condition/],
+  [{ ...none, scope: 'type:walk,'.repeat(21) }, /20 conditions/],
 ])('%j is refused in words', (own, words) => {
   expect(lensForPage(lensWith({}), fields, own)).toMatch(words);
 });

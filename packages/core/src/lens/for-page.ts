@@ -1,5 +1,6 @@
 import { kindOf } from '../kinds/kinds.js';
 import type { Field } from '../model/post.js';
+import { bestLanguage, lensIn } from './languages.js';
 import type { Lens } from './lens.js';
 
 /** What a page sets for itself: it goes with what it asks, and is no part of its address. */
@@ -8,6 +9,8 @@ export interface ForPage {
   prefix: string | null;
   /** Terms that all posts there must have: `field:term`, several with commas between them. */
   scope: string;
+  /** BCP 47 tags of what its visitors read, best first; none for the lens's own language. */
+  languages: readonly string[];
 }
 
 /** A lens that a page narrows further; what is within is cut out of what the lens itself lets in. */
@@ -22,7 +25,11 @@ const prefixForm = /^[a-z0-9_-]{0,30}$/;
  * @param fields  of its source; a condition may name a facet in place of its field
  * @returns the lens, or in words what of it can't be so
  */
-export function lensForPage(lens: Lens, fields: readonly Field[], { prefix, scope }: ForPage): Lens | string {
+export function lensForPage(
+  lens: Lens,
+  fields: readonly Field[],
+  { prefix, scope, languages }: ForPage,
+): Lens | string {
   if (prefix !== null && !prefixForm.test(prefix)) {
     return 'A prefix is up to 30 lower-case letters, digits, - or _, such as b-.';
   }
@@ -40,7 +47,8 @@ export function lensForPage(lens: Lens, fields: readonly Field[], { prefix, scop
     }
     within.push({ field: key, is: [condition.slice(at + 1).trim()] });
   }
+  const spoken = lensIn(lens, bestLanguage(lens, languages));
   const narrowed: NarrowedScope = within.length > 0 ? { ...lens.scope, within } : lens.scope;
   const address = prefix === null ? lens.address : { ...lens.address, prefix };
-  return { ...lens, scope: narrowed, address };
+  return { ...spoken, scope: narrowed, address };
 }

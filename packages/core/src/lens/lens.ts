@@ -5,6 +5,7 @@ import {
   object,
   optional,
   readShape,
+  table,
   text,
   whole,
   withDefault,
@@ -82,6 +83,17 @@ const lensShape = object({
     () => ({ facets: 'side' as const, columns: 3 }),
   ),
   texts: withDefault(textsShape, () => ({})),
+  /** What visitors read in further languages: words by tag, and what the lens itself says by where it stands. */
+  languages: withDefault(
+    table(
+      object({
+        texts: withDefault(textsShape, () => ({})),
+        labels: withDefault(table(text({ max: 300 }), 1000), () => ({})),
+      }),
+      30,
+    ),
+    () => ({}),
+  ),
   address: withDefault(
     object({
       prefix: withDefault(

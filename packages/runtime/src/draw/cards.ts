@@ -8,7 +8,8 @@ export function drawCards(listing: Listing, shown: Shown): TemplateResult {
   return html`<ul class="ivy-cards">
     ${repeat(
       cardViews(shown),
-      (card) => card.id,
+      // what comes late stands in the places that are there: nothing slides while one reads
+      (card) => `${listing.late} ${card.id}`,
       (card) => drawCard(listing, card),
     )}
   </ul>`;

@@ -3,12 +3,13 @@ import { html, nothing, type TemplateResult } from 'lit-html';
 import { repeat } from 'lit-html/directives/repeat.js';
 import { drawKinds } from '../kinds/kinds.js';
 import type { Listing } from '../listing/listing.js';
+import type { Shape } from '../listing/shape.js';
 import { partId } from './parts.js';
 import { facetsShown } from './shown.js';
 
 export function drawFacets(listing: Listing): TemplateResult {
   const { drawn, settings, status } = listing;
-  if (!drawn || !settings) return status === 'loading' ? drawLoading() : html``;
+  if (!drawn || !settings) return status === 'loading' ? drawLoading(listing.shape) : html``;
   return html`${repeat(
     settings.facets.filter((facet) => facet.visible),
     (facet) => facet.key,
@@ -17,17 +18,13 @@ export function drawFacets(listing: Listing): TemplateResult {
   ${drawApply(listing)}`;
 }
 
-/** Options of the quiet shapes that stand where facets will be. */
-const ghosts = [5, 3, 4];
-
-/** As beside them where cards will be, so that the page does not look half of what it is. */
-function drawLoading(): TemplateResult {
-  return html`<div aria-hidden="true">
-    ${ghosts.map(
-      (options) =>
-        html`<div class="ivy-facet ivy-ghost-facet">${Array.from({ length: options + 1 }, () => html`<i></i>`)}</div>`,
-    )}
-  </div>`;
+/** Quiet shapes where facets will be, so that the page does not look half of what it is. */
+function drawLoading({ lines }: Shape): TemplateResult {
+  const facets = lines.map(
+    (count) =>
+      html`<div class="ivy-facet ivy-ghost-facet">${Array.from({ length: count + 1 }, () => html`<i></i>`)}</div>`,
+  );
+  return html`<div class="ivy-facets-ghost" aria-hidden="true">${facets}</div>`;
 }
 
 export function drawFacet(listing: Listing, key: string): TemplateResult {

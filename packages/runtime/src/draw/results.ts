@@ -1,6 +1,7 @@
 import { emptyView, noticesView, type Shown } from '@ivy/view';
 import { html, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
+import type { Shape } from '../listing/shape.js';
 import { drawCards } from './cards.js';
 import { englishTexts } from './english.js';
 import { shownOf } from './shown.js';
@@ -9,7 +10,7 @@ import { shownOf } from './shown.js';
 export function drawResults(listing: Listing): TemplateResult {
   const shown = shownOf(listing);
   const isFailed = listing.status === 'failed' || listing.status === 'gone';
-  if (!shown) return isFailed ? drawFailed(listing) : drawLoading();
+  if (!shown) return isFailed ? drawFailed(listing) : drawLoading(listing.shape);
   const { settings, answer } = shown;
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
@@ -47,9 +48,10 @@ function drawEmpty(listing: Listing, shown: Shown): TemplateResult {
 }
 
 /** Quiet shapes where cards will be, so that nothing jumps when they come. No figures: there are none yet. */
-function drawLoading(): TemplateResult {
+function drawLoading({ cards, hasPictures }: Shape): TemplateResult {
+  const lines = [0, 1, 2].map(() => html`<i></i>`);
   return html`<div class="ivy-loading" aria-hidden="true">
-    ${Array.from({ length: 6 }, () => html`<div class="ivy-ghost"></div>`)}
+    ${Array.from({ length: cards }, () => html`<div class="ivy-ghost" ?data-picture=${hasPictures}>${lines}</div>`)}
   </div>`;
 }
 

@@ -19,12 +19,17 @@ export class IvyLens extends Part {
    * Chromium 150 was seen to leave what was drawn anew within it without size and style.
    */
   readonly #width = new ResizeObserver(([entry]) => {
-    if (entry) this.toggleAttribute('data-wide', entry.contentRect.width >= wideFrom);
+    if (entry) this.#measure(entry.contentRect.width);
   });
+  /** Late answers that are drawn, and the height in pixels that is kept since the last of them. */
+  #late = 0;
+  #height = 0;
 
   override connectedCallback(): void {
     this.#plain = this.querySelector(':scope > [data-plain]');
     super.connectedCallback();
+    // measured before the first drawing, which would be of a narrow page and then jump
+    this.#measure(this.clientWidth);
     this.#width.observe(this);
   }
 
@@ -39,11 +44,12 @@ export class IvyLens extends Part {
     this.#plain?.remove();
     this.#plain = null;
     const { settings, answer } = listing;
+    const look = settings?.look ?? listing.shape;
     const hasFacets = answer?.facets.some((facet) => facet.visible) ?? true;
     return html`<div
       class="ivy-frame"
-      data-facets=${hasFacets ? (settings?.look.facets ?? 'side') : 'none'}
-      style="--ivy-columns:${settings?.look.columns ?? 3}"
+      data-facets=${hasFacets ? look.facets : 'none'}
+      style="--ivy-columns:${look.columns};min-height:${this.#height}px"
     >
       <div class="ivy-side">${listing.opened.filters ? nothing : drawFacets(listing)}</div>
       <div class="ivy-main" tabindex="-1">
@@ -112,7 +118,16 @@ export class IvyLens extends Part {
     main?.focus({ preventScroll: true });
   }
 
+  #measure(width: number): void {
+    this.toggleAttribute('data-wide', width >= wideFrom);
+  }
+
+  /** What stands below it stays where it is when an answer comes late, and moves only with what a visitor does. */
   protected override draw(): void {
+    const late = this.listing?.late ?? 0;
+    if (late > this.#late) this.#height = this.querySelector<HTMLElement>('.ivy-frame')?.offsetHeight ?? 0;
+    else if (this.listing?.waiting) this.#height = 0;
+    this.#late = late;
     super.draw();
     this.setAttribute('data-status', this.listing?.status ?? 'loading');
   }

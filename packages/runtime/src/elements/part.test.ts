@@ -9,6 +9,8 @@ let asked: Asked[] = [];
 
 const settings = {
   facets: [{ key: 'kind' }],
+  look: { facets: 'side', columns: 3 },
+  card: [],
   sort: [],
   defaultSort: null,
   paging: { mode: 'pages', size: 12, sizes: [] },

@@ -87,7 +87,10 @@ export abstract class Part extends HTMLElement {
       });
       return;
     }
-    this.#take(listingOf({ name, prefix, origin: this.origin ?? scriptOrigin, scope: this.scope ?? '' }));
+    // what it says itself after an answer is no wish
+    const speaker = this.#language === undefined || this.#saysItself ? this : this.parentElement;
+    const language = speaker?.closest<HTMLElement>('[lang]')?.lang ?? '';
+    this.#take(listingOf({ name, prefix, origin: this.origin ?? scriptOrigin, scope: this.scope ?? '', language }));
   }
 
   #take(listing: Listing): void {

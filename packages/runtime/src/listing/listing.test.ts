@@ -5,6 +5,8 @@ import { HttpTransport } from './transport.js';
 
 const settings = {
   facets: [{ key: 'q' }, { key: 'kind' }],
+  look: { facets: 'side', columns: 3 },
+  card: [],
   defaultSort: null,
   paging: { mode: 'pages', size: 12, sizes: [] },
   address: { prefix: '', sort: 'sort', page: 'page', apply: 'change' },

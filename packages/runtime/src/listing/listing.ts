@@ -5,6 +5,7 @@ import { keepFolds, readFolds } from './kept.js';
 import { Marks } from './marks.js';
 import { Opened } from './opened.js';
 import { Retry } from './retry.js';
+import { keepShape, readShape, type Shape } from './shape.js';
 import { TermFinder } from './term-finder.js';
 import { Refusal, type Reply, type Transport } from './transport.js';
 
@@ -16,6 +17,9 @@ type Watcher = (what?: 'change' | 'answer') => void;
 
 /** Milliseconds that what was fetched ahead is good for. */
 const aheadKept = 30_000;
+
+/** Milliseconds after a choice in which a visitor expects that things move. */
+const expected = 400;
 
 /** Answers kept so that going back draws at once. */
 const answersKept = 20;
@@ -36,6 +40,10 @@ export class Listing {
   waiting = true;
   /** Whether the posts of a further page are on their way, to be put below. */
   loadsMore = false;
+  /** What it looked like when it was last here. */
+  readonly shape: Shape;
+  /** How many answers came so late that a visitor no longer expects things to move. */
+  late = 0;
   readonly opened = new Opened();
   readonly marked = new Marks();
   readonly finder = new TermFinder(
@@ -72,6 +80,7 @@ export class Listing {
     private readonly keeps = true,
   ) {
     if (keeps) this.opened.folds = readFolds(id);
+    this.shape = readShape(id);
     this.#stops = [this.marked.watch(() => this.redraw()), bar.watch(() => this.#gone())];
   }
 
@@ -250,6 +259,7 @@ export class Listing {
     this.#running?.abort();
     const running = (this.#running = new AbortController());
     this.waiting = true;
+    const asked = performance.now();
     const before = this.#answers.get(address);
     if (before && (!keepChoices || this.settings?.address.apply === 'button')) this.#take(before);
     this.redraw();
@@ -257,6 +267,8 @@ export class Listing {
       const reply = await this.#fetch(address, running.signal);
       if (running.signal.aborted) return;
       this.waiting = false;
+      if (!this.answer && this.keeps) keepShape(this.id, reply.settings, reply.answer);
+      if (this.answer && performance.now() - asked > expected) this.late++;
       this.#take(reply);
       this.answered(withForeign(address, reply.answer.address, reply.settings.names), address);
       this.#tell('answer');

@@ -10,17 +10,19 @@ export interface Belongs {
   prefix: string | null;
   /** Terms that all posts here must have, such as `kind:survey`. */
   scope: string;
+  /** What the page around it says it is written in; empty where it says nothing. The first element of a listing tells. */
+  language: string;
 }
 
 const listings = new Map<string, Listing>();
 
 /** The listing of a name, prefix and scope: one for all its elements on the page. */
-export function listingOf({ name, origin, prefix, scope }: Belongs): Listing {
+export function listingOf({ name, origin, prefix, scope, language }: Belongs): Listing {
   const key = JSON.stringify([origin, name, prefix, scope]);
   const known = listings.get(key);
   if (known) return known;
   const id = [name, ...(prefix === null ? [] : [prefix]), ...(scope === '' ? [] : [scope])].map(encodeURIComponent);
-  const listing = new Listing(id.join('.'), new HttpTransport(origin, name, prefix, scope));
+  const listing = new Listing(id.join('.'), new HttpTransport(origin, name, prefix, scope, language));
   listings.set(key, listing);
   void listing.load();
   return listing;

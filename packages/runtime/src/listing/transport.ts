@@ -39,10 +39,13 @@ export class HttpTransport implements Transport {
     private readonly name: string,
     prefix: string | null = null,
     scope = '',
+    language = '',
   ) {
     // what a page sets for itself goes before what its visitors chose, in names that no address has
-    const own = [...(prefix === null ? [] : [`~prefix=${prefix}`]), ...(scope === '' ? [] : [`~scope=${scope}`])];
-    this.#lead = own.map((one) => `${encodeURI(one)}&`).join('');
+    const own = { prefix, scope: scope || null, lang: language || null };
+    this.#lead = Object.entries(own)
+      .map(([name, value]) => (value === null ? '' : `${encodeURI(`~${name}=${value}`)}&`))
+      .join('');
   }
 
   async ask(address: string, signal: AbortSignal, from?: number): Promise<Reply> {

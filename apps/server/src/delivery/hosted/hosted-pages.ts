@@ -3,11 +3,14 @@ import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
-import { isFresh, queryOf } from '../results.controller.js';
+import { isFresh, languagesIn, queryOf } from '../results.controller.js';
 import { ResultsService, type Question, type Ready } from '../results.service.js';
 import { joinEnds } from './join-ends.js';
 import { nameOfFind } from './plain-facets.js';
 import { hrefOn, plainDocument } from './plain-page.js';
+
+/** The parameter by which a page of ours is asked for in a language; without it the browser's own wishes count. */
+const languageName = '~lang';
 
 /** Pages of lenses that are whole without scripts: of releases for visitors, of drafts for whoever works on them. */
 @Injectable()
@@ -16,7 +19,9 @@ export class HostedPages {
 
   async send(slug: string, which: 'release' | 'draft', request: FastifyRequest, reply: FastifyReply): Promise<void> {
     const address = queryOf(request);
-    const ready = await this.service.ready(slug, which);
+    const said = splitAddress(address).find(({ name }) => name === languageName)?.value;
+    const wanted = languagesIn(said ?? request.headers['accept-language']);
+    const ready = await this.service.ready(slug, which, { prefix: null, scope: '', languages: wanted });
     const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
     const now = Date.now();
     const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index, now);
@@ -26,7 +31,7 @@ export class HostedPages {
     }
     const question = await this.service.question(ready, address, now, 1);
     const page = this.#draw(ready, slug, which, path, question);
-    void reply.header('content-type', 'text/html; charset=utf-8');
+    void reply.header('content-type', 'text/html; charset=utf-8').header('vary', 'accept-language');
     void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);
   }
 
@@ -62,7 +67,13 @@ export class HostedPages {
       finds,
     };
     const base = kept.site === null ? null : `${kept.site}/`;
-    const page = { slug, name: kept.name, scripts: which === 'release', base };
+    const others = foreign.filter((raw) => splitAddress(raw)[0]?.name !== languageName);
+    const languages = kept.languages.map((language) => ({
+      language,
+      href: hrefOn(path, [...others, `${languageName}=${language}`], answer.address),
+      current: language === settings.language,
+    }));
+    const page = { slug, name: kept.name, scripts: which === 'release', base, languages };
     return plainDocument({ view: viewOf(shown), shown, foreign, path }, page);
   }
 }

@@ -137,6 +137,30 @@ test('a range is two boxes, whose form leads to the address all others have, and
   expect((await server.ask('GET', '/l/notes?minutes.from=&minutes.to=')).headers.get('location')).toBe('/l/notes');
 });
 
+test('a lens of several languages is read in the one asked for, or the one the browser wishes, and links keep it', async () => {
+  const config = {
+    facets: [{ key: 'habitat', kind: 'checkboxes', field: 'habitat' }],
+    languages: { de: { texts: { posts: '{n} Notiz|{n} Notizen' }, labels: { 'facets/habitat/label': 'Lebensraum' } } },
+  };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Spoken', source: 'notes', slug: 'spoken', config });
+  await server.ask('POST', '/api/v1/lenses/spoken/releases', {});
+  const own = await page('/l/spoken');
+  expect(own.text).toContain('<html lang="en"');
+  expect(own.headers.get('vary')).toContain('accept-language');
+  const wished = await server.ask('GET', '/l/spoken', undefined, { 'accept-language': 'fr, de-AT;q=0.8' });
+  expect(String(wished.body)).toContain('<html lang="de"');
+  const asked = await page('/l/spoken?~lang=de&habitat=mudflat');
+  expect(asked.text).toMatch(/6 Notizen/);
+  expect(asked.text).toContain('Lebensraum');
+  expect(links(asked.text, 'ivy-chip')).toEqual(['/l/spoken?~lang=de']);
+  expect(asked.text).toContain('name="~lang" value="de"');
+  expect(asked.text).toMatch(/hreflang="en"\s+href="\/l\/spoken\?~lang=en&#38;habitat=mudflat"/);
+  const { body } = await server.ask('GET', '/api/v1/lenses/spoken/listing?~lang=de-CH&habitat=mudflat');
+  expect(body).toMatchObject({ settings: { language: 'de' }, answer: { address: 'habitat=mudflat' } });
+  const { body: same } = await server.ask('GET', '/api/v1/lenses/spoken/listing?~lang=fr');
+  expect(same).toMatchObject({ settings: { language: 'en' } });
+});
+
 test('a page that did not change is not sent again', async () => {
   const { headers } = await page('/l/notes?habitat=mudflat');
   const etag = headers.get('etag')!;

@@ -149,6 +149,21 @@ export const pageStyle = html`<style>
   ivy-lens {
     --ivy-page: #fdfdf9;
   }
+  .languages {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 18px;
+    margin: -10px 0 16px;
+  }
+  .languages a {
+    color: #55635f;
+    padding: 4px 0;
+  }
+  .languages [aria-current] {
+    color: #1d2b2e;
+    font-weight: 650;
+    text-decoration: none;
+  }
   h1 {
     margin: 0 0 16px;
     font-size: 28px;
@@ -164,6 +179,19 @@ export interface PlainPage {
   scripts: boolean;
   /** What links and pictures of posts are relative to; null where that is not known. */
   base: string | null;
+  /** The languages it can be read in, with the page as it is in each. */
+  languages: readonly { language: string; href: string; current: boolean }[];
+}
+
+function drawLanguages(languages: PlainPage['languages']): Markup {
+  return html`<p class="languages">
+    ${languages.map(({ language, href, current }) => {
+      const name = new Intl.DisplayNames([language], { type: 'language' }).of(language) ?? language;
+      return html`<a lang="${language}" hreflang="${language}" href="${href}" ${current && html` aria-current="true"`}
+        >${name}</a
+      >`;
+    })}
+  </p>`;
 }
 
 /** The whole document: it reads well with scripts off, and with them on the page script takes it over. */
@@ -185,6 +213,7 @@ export function plainDocument(plain: Plain, page: PlainPage): string {
       <body>
         <main>
           <h1>${page.name}</h1>
+          ${page.languages.length > 1 && drawLanguages(page.languages)}
           <ivy-lens name="${page.slug}" ${page.base !== null && html` base="${page.base}"`}
             >${drawPlain(plain)}</ivy-lens
           >

@@ -23,6 +23,8 @@ function Wiring({ config }: { config: object }) {
       {...{ lens, fields, dryRun }}
       source="notes"
       posts={480}
+      reads="en"
+      onReads={() => {}}
       onEdit={(next) => {
         lenses.push(next);
         setLens(next);

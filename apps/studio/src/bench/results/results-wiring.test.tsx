@@ -17,15 +17,30 @@ const sorted = {
   ],
 };
 
+/** The languages that were asked to be read, in turn. */
+let read: string[] = [];
+
 /** Draws the settings of a lens, and keeps what they ask for. */
-function drawn(config: object = {}, tab = ''): { lenses: Lens[]; topics: (string | undefined)[] } {
+function drawn(config: object = {}, tab = '', reads = 'en'): { lenses: Lens[]; topics: (string | undefined)[] } {
   const asked: { lenses: Lens[]; topics: (string | undefined)[] } = { lenses: [], topics: [] };
   const lens = lensOf({ facets: [], ...config });
+  read = [];
   const edit = (next: Lens, topic?: string) => {
     asked.lenses.push(next);
     asked.topics.push(topic);
   };
-  page.draw(<ResultsWiring lens={lens} source="notes" fields={fields} posts={480} dryRun={null} onEdit={edit} />);
+  page.draw(
+    <ResultsWiring
+      lens={lens}
+      source="notes"
+      fields={fields}
+      posts={480}
+      dryRun={null}
+      reads={reads}
+      onReads={(language) => read.push(language)}
+      onEdit={edit}
+    />,
+  );
   if (tab) page.press(tab);
   return asked;
 }
@@ -98,10 +113,10 @@ test('pages go on in one of four ways, and visitors choose among sizes', () => {
 
 test('visitors read one of the languages there are words for, each called by its own name', () => {
   const { lenses } = drawn({ language: 'de' }, 'Words');
-  expect(page.named<HTMLSelectElement>('Visitors read').value).toBe('de');
-  expect(page.texts('#language option')).toEqual(expect.arrayContaining(['Deutsch', 'English', '日本語']));
-  page.type('Visitors read', 'ar');
-  expect(lenses.map((lens) => lens.language)).toEqual(['ar']);
+  expect(page.named<HTMLSelectElement>('Language of the lens').value).toBe('de');
+  expect(page.texts('option')).toEqual(expect.arrayContaining(['Deutsch', 'English', '日本語']));
+  page.type('Language of the lens', 'ar');
+  expect([lenses.map((lens) => lens.language), read]).toEqual([['ar'], ['ar']]);
 });
 
 test('own words take the place of the language’s, and what is typed in a box is one step', () => {
@@ -110,5 +125,30 @@ test('own words take the place of the language’s, and what is typed in a box i
   expect(page.named<HTMLInputElement>('In place of “Nothing matches all of this”').placeholder).not.toBe('');
   page.type('In place of “Nothing matches all of this”', 'No notes');
   expect(lenses[0]!.texts).toEqual({ posts: '{n} note|{n} notes', emptyTitle: 'No notes' });
-  expect(topics).toEqual(['text emptyTitle']);
+  expect(topics).toEqual(['text en emptyTitle']);
+});
+
+test('a further language is added by its tag, read on the live page, and deleted', () => {
+  const { lenses } = drawn({}, 'Words');
+  page.press('Language');
+  page.type('Tag of the language', 'nothing at all');
+  expect(page.named<HTMLButtonElement>('Add').disabled).toBe(true);
+  page.type('Tag of the language', 'nl-be');
+  page.press('Add');
+  expect([lenses.at(-1)!.languages, read]).toEqual([{ 'nl-BE': { texts: {}, labels: {} } }, ['nl-BE']]);
+  const { lenses: after } = drawn({ languages: { de: {} } }, 'Words', 'de');
+  expect(page.named('Deutsch').getAttribute('aria-pressed')).toBe('true');
+  page.press('Delete Deutsch');
+  expect([after.at(-1)!.languages, read]).toEqual([{}, ['en']]);
+});
+
+test('in a further language what the lens says itself stands beside what is built in', () => {
+  const { lenses, topics } = drawn({ sort: sorted, languages: { de: {} } }, 'Words', 'de');
+  page.type('In place of “By title”', 'Nach Titel');
+  page.type('In place of “Suche”', 'Finden');
+  expect(lenses.map(({ languages }) => languages.de)).toEqual([
+    { texts: {}, labels: { 'sort/title/label': 'Nach Titel' } },
+    { texts: { search: 'Finden' }, labels: {} },
+  ]);
+  expect(topics).toEqual(['label de sort/title/label', 'text de search']);
 });

@@ -15,10 +15,13 @@ interface Props extends ResultsProps {
   dryRun: DryRun | null;
   /** How many posts the source has. */
   posts: number;
+  /** The language the live page is read in now. */
+  reads: string;
+  onReads: (language: string) => void;
 }
 
 /** What is not a facet: how cards lie, which posts there are, in which order, how many, and in what words. */
-export function ResultsWiring({ dryRun, posts, ...props }: Props) {
+export function ResultsWiring({ dryRun, posts, reads, onReads, ...props }: Props) {
   const [tab, setTab] = useState<Tab>('cards');
   const press = (event: KeyboardEvent<HTMLElement>) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
@@ -57,7 +60,7 @@ export function ResultsWiring({ dryRun, posts, ...props }: Props) {
         {tab === 'posts' && <PostsWiring {...props} dryRun={dryRun} posts={posts} />}
         {tab === 'order' && <OrderWiring {...props} />}
         {tab === 'pages' && <PagesWiring {...props} />}
-        {tab === 'words' && <WordsWiring {...props} />}
+        {tab === 'words' && <WordsWiring {...props} reads={reads} onReads={onReads} />}
       </div>
     </div>
   );

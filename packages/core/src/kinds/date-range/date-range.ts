@@ -25,6 +25,7 @@ export type DateFacetAnswer = RangeFacetAnswer<string>;
 export const dateRange = rangeKind<DateRangeConfig, string, Pick<DateRangeConfig, 'pick' | 'presets'>>({
   shape,
   noun: 'range of days',
+  texts: ['presets/*/label'],
   isDaily: true,
   types: ['date', 'datetime'],
   fieldNoun: 'a field of dates',

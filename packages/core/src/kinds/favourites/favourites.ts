@@ -21,6 +21,7 @@ export interface FavouritesFacetAnswer extends AnswerHead {
 export const favourites: FacetKind<FavouritesConfig, FavouritesFacetAnswer, { marks: boolean }> = {
   shape,
   noun: 'favourites',
+  texts: [],
   splits: true,
   valueForm: () => 'id,id',
   fields: () => [],

@@ -31,6 +31,7 @@ export type LettersConfig = TypeOf<typeof shape> & { kind: 'letters' };
 export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
   shape,
   noun: 'letters',
+  texts: [],
   splits: true,
   valueForm: (facet) => (facet.single ? 'a' : 'a,b'),
   fields: ({ field }) => [field],

@@ -20,6 +20,7 @@ export type NumberFacetAnswer = RangeFacetAnswer<number>;
 export const numberRange = rangeKind<NumberRangeConfig, number, Pick<NumberRangeConfig, 'unit' | 'step'>>({
   shape,
   noun: 'range of numbers',
+  texts: ['unit'],
   isDaily: false,
   types: ['number'],
   fieldNoun: 'a field of numbers',

@@ -32,6 +32,7 @@ type Ends = [from: number | null, to: number | null];
 interface Own<F extends RangeConfig, V, S extends object> {
   shape: Shape<Omit<F, 'kind'>>;
   noun: string;
+  texts: readonly string[];
   isDaily: boolean;
   types: readonly FieldType[];
   /** What a field it can read is called. */
@@ -67,6 +68,7 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
   return {
     shape: own.shape,
     noun: own.noun,
+    texts: own.texts,
     splits: false,
     hasEnds: true,
     isDaily: own.isDaily,

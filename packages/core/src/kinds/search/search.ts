@@ -34,6 +34,7 @@ export const maxSearch = 200;
 export const searchKind: FacetKind<SearchConfig, SearchFacetAnswer> = {
   shape,
   noun: 'search',
+  texts: [],
   splits: false,
   valueForm: () => 'words',
   fields: ({ fields }) => fields,

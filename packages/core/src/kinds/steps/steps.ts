@@ -23,6 +23,7 @@ export const steps: FacetKind<StepsConfig, TermFacetAnswer, StepsSettings> = {
   ...termsKind<StepsConfig, StepsSettings>({
     shape,
     noun: 'steps',
+    texts: ['levels/*'],
     isSingle: true,
     canShow: (field) => field.tree,
     warnings: (_facet, field) => {

@@ -39,6 +39,7 @@ export const either = 'either';
 export const switchKind: FacetKind<SwitchConfig, SwitchFacetAnswer, Pick<SwitchConfig, 'both' | 'start'>> = {
   shape,
   noun: 'switch',
+  texts: [],
   splits: true,
   valueForm: () => 'yes',
   fields: ({ field }) => [field],

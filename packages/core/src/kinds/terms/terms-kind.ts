@@ -24,6 +24,8 @@ type Config = TermsConfig & { single?: boolean };
 interface Own<F extends Config, S extends object> {
   shape: Shape<Omit<F, 'kind'>>;
   noun: string;
+  /** Where its config has texts that visitors read, besides the label. */
+  texts?: readonly string[];
   /** Whether it never takes more than one choice; without it, its config says. */
   isSingle?: boolean;
   /** Levels shown from the top. */
@@ -43,6 +45,7 @@ export function termsKind<F extends Config, S extends object = object>(
   return {
     shape: own.shape,
     noun: own.noun,
+    texts: own.texts ?? [],
     splits: true,
     valueForm: (facet) => (isSingle(facet) ? 'a' : 'a,b'),
     fields: ({ field }) => [field],

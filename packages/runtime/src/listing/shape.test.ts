@@ -1,0 +1,39 @@
+import type { Answer, Settings } from '@ivy/core';
+import { keepShape, readShape } from './shape.js';
+
+const settings = {
+  facets: [
+    { key: 'place', visible: true, folded: false },
+    { key: 'day', visible: true, folded: true },
+    { key: 'fixed', visible: false, folded: false },
+  ],
+  look: { facets: 'top', columns: 2 },
+  card: [{ show: 'title', field: 'title', words: '' }],
+} as unknown as Settings;
+const answer = {
+  pageSize: 24,
+  facets: [
+    { key: 'place', options: Array.from({ length: 20 }, () => ({})) },
+    { key: 'day', buckets: [] },
+  ],
+} as unknown as Answer;
+
+beforeEach(() => localStorage.clear());
+
+test('a listing that comes again has the shape it had, drawn no longer than fits a screen', () => {
+  keepShape('walks', settings, answer);
+  expect(readShape('walks')).toEqual({ facets: 'top', columns: 2, cards: 12, hasPictures: false, lines: [8, 0] });
+  expect(readShape('talks')).toMatchObject({ facets: 'side', columns: 3 });
+});
+
+test('without facets that are seen there are none in its shape', () => {
+  keepShape('walks', { ...settings, facets: settings.facets.slice(2) }, answer);
+  expect(readShape('walks')).toMatchObject({ facets: 'none', lines: [] });
+});
+
+test('what was kept wrongly, or can’t be, is as if it had never been here', () => {
+  localStorage.setItem('ivy-lens-shape:walks', '{"lines":');
+  expect(readShape('walks')).toMatchObject({ cards: 6 });
+  localStorage.setItem('ivy-lens-shape:walks', '{"cards":900}');
+  expect(readShape('walks')).toMatchObject({ cards: 6 });
+});
