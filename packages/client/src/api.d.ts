@@ -585,15 +585,16 @@ export interface components {
         /** @description The first of the pages whose posts are here, where those of several are. */
         from?: number;
         pages: number;
+        ways: components['schemas']['Way'][];
         page: number;
         /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
         address: string;
         total: number;
         matched: number;
         pageSize: number;
-        ways: components['schemas']['Way'][];
         facets: components['schemas']['CompactFacet'][];
         items: components['schemas']['CompactItem'][];
+        others?: components['schemas']['CompactItem'][];
         release: null | number;
       };
     };
@@ -645,6 +646,8 @@ export interface components {
       facets: components['schemas']['FacetAnswer'][];
       notices: components['schemas']['Notice'][];
       ways: components['schemas']['Way'][];
+      /** @description Posts to show where nothing matches; absent where there are none. */
+      others?: components['schemas']['Item'][];
     };
     /** @description What an answer holds of a search. */
     SearchFacetAnswer: core.SearchFacetAnswer;

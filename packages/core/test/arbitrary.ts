@@ -232,6 +232,11 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
             relevanceWhenSearching: relevance,
           },
           paging: { mode, size, sizes: [3, 7] },
+          nothing: {
+            show: span ? 'posts' : 'ways',
+            where: where.map((slug) => ({ field: 'habitat', is: [slug] })),
+            size,
+          },
         }),
     );
 }

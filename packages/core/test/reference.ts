@@ -29,6 +29,7 @@ export type Expected = Pick<Answer, 'total' | 'matched' | 'page' | 'pages'> & {
   counts: Record<string, Record<string, number>>;
   ranges: Record<string, { bounds: unknown; buckets: Bucket<string | number>[] }>;
   ways: { lifts: string; matched: number }[];
+  others: string[];
 };
 
 export function expectedAnswer(collection: Collection, query: Query): Expected {
@@ -88,7 +89,16 @@ export function expectedAnswer(collection: Collection, query: Query): Expected {
     counts,
     ranges,
     ways,
+    others: matched.length > 0 ? [] : otherPosts(collection, scope, query).map((post) => post.id),
   };
+}
+
+/** The posts that stand where nothing matches, in the order a page has at first. */
+function otherPosts(collection: Collection, scope: readonly Post[], query: Query): Post[] {
+  const { show, where, size } = query.lens.nothing;
+  if (show !== 'posts') return [];
+  const fit = (post: Post) => where.every(({ field, is }) => is.some((slug) => has(collection, post, field, slug)));
+  return sorted(collection, scope.filter(fit), { ...query, selections: {}, sort: null }).slice(0, size);
 }
 
 /** The fewest facets that help when they are left out, five ways at most; and all of them. */
@@ -144,6 +154,7 @@ export function actualAnswer(answer: Answer): Expected {
     ranges,
     // terms that stand in for others are held to their own addresses elsewhere
     ways: answer.ways.flatMap(({ lifts, matched, instead }) => (instead ? [] : { lifts: lifts.join(), matched })),
+    others: (answer.others ?? []).map(({ id }) => id),
   };
 }
 

@@ -20,6 +20,9 @@ import { drawPager } from '../src/paging/paging.js';
 import { drawResults } from '../src/draw/results.js';
 import { Listing } from '../src/listing/listing.js';
 import { HttpTransport } from '../src/listing/transport.js';
+import { fetchLater } from '../src/draw/with-later.js';
+
+beforeAll(fetchLater);
 
 /*
  * A page is worked out once and written twice: by the page script, and as a form for pages without scripts. Both must

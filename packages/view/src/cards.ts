@@ -36,11 +36,14 @@ export interface CardView {
   mark: { label: string; on: boolean } | null;
 }
 
-/** The cards of a page, in their order. */
-export function cardViews(shown: Shown): CardView[] {
-  const { answer, settings } = shown;
+/**
+ * The cards of a page, in their order.
+ * @param items  the posts, by default those that match
+ */
+export function cardViews(shown: Shown, items: readonly Item[] = shown.answer.items): CardView[] {
+  const { settings } = shown;
   const canMark = shown.marks !== null && settings.facets.some((facet) => facet.marks);
-  return answer.items.map((item, i) => cardView(item, shown, i < settings.look.columns * 2, canMark));
+  return items.map((item, i) => cardView(item, shown, i < settings.look.columns * 2, canMark));
 }
 
 function cardView(item: Item, { settings, resolve, marks }: Shown, soon: boolean, canMark: boolean): CardView {

@@ -1,4 +1,5 @@
 import { fill, fillPlural } from '@ivy/core';
+import { cardViews, type CardView } from './cards.js';
 import { choose } from './choices.js';
 import { figure } from './formats.js';
 import { linkTo, type Link, type Shown } from './shown.js';
@@ -63,6 +64,8 @@ export interface EmptyView {
   /** What is said before the ways; null where there are none. */
   lead: string | null;
   ways: { label: string; link: Link }[];
+  /** Other posts to look at; null where there are none. */
+  others: { title: string; cards: CardView[] } | null;
 }
 
 export function emptyView(shown: Shown): EmptyView {
@@ -82,7 +85,8 @@ export function emptyView(shown: Shown): EmptyView {
     const label = isLast ? fill(texts.startOver, { posts }) : fill(texts.without, { facet, posts });
     return { label, link: linkTo(shown, { ...choices, facets, page: 1 }) };
   });
-  return { title: texts.emptyTitle, lead: ways.length > 0 ? texts.emptyWays : null, ways };
+  const others = answer.others ? { title: texts.others, cards: cardViews(shown, answer.others) } : null;
+  return { title: texts.emptyTitle, lead: ways.length > 0 ? texts.emptyWays : null, ways, others };
 }
 
 /** What a term is called; its slug where the answer does not hold it. */

@@ -14,6 +14,7 @@ import type { TextIndex } from '../engine/words/text-index.js';
 import { firstStacked, pageSizeOf } from '../paging/paging.js';
 import { itemOf } from './items.js';
 import { orderingOf, withPinned } from './ordering.js';
+import { otherPosts } from './others.js';
 import { passing } from './passing.js';
 import { rankedAhead } from './prepare-answer.js';
 import { countedOf, passQuery, planOf, scopeCounted, withScratch, type Plan } from './plan.js';
@@ -46,7 +47,7 @@ export interface Form<F, I> {
 }
 
 /** An answer in some form. */
-export type AnswerIn<F, I> = Omit<Answer, 'facets' | 'items'> & { facets: F[]; items: I[] };
+export type AnswerIn<F, I> = Omit<Answer, 'facets' | 'items' | 'others'> & { facets: F[]; items: I[]; others?: I[] };
 
 /** Answers a query in some form. */
 export function answerWith<F, I>(
@@ -100,6 +101,10 @@ function workOut<F, I>(index: PostIndex, query: Query, notices: readonly Notice[
     ways: all.set.count === 0 ? waysOut(plan, query, passed) : [],
   };
   if (first < page) answered.from = first;
+  if (all.set.count === 0) {
+    const others = otherPosts(index, plan, query);
+    if (others.length > 0) answered.others = others.map((post) => form.item(plan, post, null));
+  }
   return answered;
 }
 

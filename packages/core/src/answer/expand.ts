@@ -20,7 +20,10 @@ export function expandAnswer(compact: CompactAnswer, frame: Frame, settings: Pic
     const { key, kind, label, visible } = settings.facets[i]!;
     return 'key' in facet ? facet : ({ key, kind, label, visible, ...expandFacet(facet, frame, i) } as FacetAnswer);
   });
-  return { ...compact, facets, items: compact.items.map((item) => expandItem(item, frame)) };
+  const { others, ...rest } = compact;
+  const expanded: Answer = { ...rest, facets, items: compact.items.map((item) => expandItem(item, frame)) };
+  if (others) expanded.others = others.map((item) => expandItem(item, frame));
+  return expanded;
 }
 
 function expandItem([id, title, link, values, marks]: CompactItem, { terms, fields, titleAt }: Frame): Item {

@@ -14,7 +14,7 @@ import { commonCounts, planOf, prepareRows, withScratch } from './plan.js';
 /** Makes what every answer of a lens needs, a column at a time. */
 export function* prewarmColumns(index: PostIndex, lens: Lens): Steps<void> {
   const { where, within = [] }: NarrowedScope = lens.scope;
-  for (const { field } of [...where, ...within]) yield* index.prepareColumn(field);
+  for (const { field } of [...where, ...within, ...lens.nothing.where]) yield* index.prepareColumn(field);
   for (const facet of lens.facets) {
     yield* kindOf(facet).prepare(index, lens, facet);
     yield;

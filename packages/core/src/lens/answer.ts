@@ -18,4 +18,6 @@ export interface Answer {
   facets: FacetAnswer[];
   notices: Notice[];
   ways: Way[];
+  /** Posts to show where nothing matches; absent where there are none. */
+  others?: Item[];
 }

@@ -94,6 +94,8 @@ function listingChanges(before: Lens, after: Lens): LensChange[] {
   tell('The listing speaks other languages besides', (lens) => spoken(lens) || 'none');
   if (spoken(before) === spoken(after) && differ((lens) => lens.languages))
     changes.push({ facet: null, title: 'Some words read differently in other languages' });
+  if (differ((lens) => lens.nothing))
+    changes.push({ facet: null, title: 'Something else stands where nothing is found' });
   if (differ(({ scope: { pinned: _pinned, ...scope } }) => scope))
     changes.push({ facet: null, title: 'Other posts are in the listing' });
   if (differ((lens) => lens.scope.pinned)) changes.push({ facet: null, title: 'Other posts stand first' });

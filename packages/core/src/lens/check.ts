@@ -21,6 +21,7 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
+  lens.nothing.where.forEach((entry, i) => needsField(entry.field, `/nothing/where/${i}/field`));
   const searches = lens.facets.flatMap((facet, i) => (kindOf(facet).finding ? [i] : []));
   for (const i of searches.slice(textsKept)) {
     problems.push({ pointer: `/facets/${i}`, message: `is one search too many; a lens may have ${textsKept}` });

@@ -61,7 +61,7 @@ test('all that a lens says itself is listed with where it stands, as it reads in
 test('in another language it has that one’s words; what was not written there stays, but for orders and built-in texts', () => {
   const lens = lensWith({ languages: german });
   const made = lensIn(lens, 'de');
-  expect(made.language).toBe('de');
+  expect([made.language, made.languages, checkLens(made, fields)]).toEqual(['de', {}, []]);
   expect(made.texts).toEqual({ emptyTitle: 'Keine Wanderung' });
   expect(lensTexts(made, fields).map(({ text }) => text)).toEqual([
     'Ort',

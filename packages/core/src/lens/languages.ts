@@ -32,7 +32,10 @@ export function bestLanguage(lens: Lens, wanted: readonly string[]): string {
   return lens.language;
 }
 
-/** A lens as those have it who read one of its languages. What has no words in it keeps those of the lens's own. */
+/**
+ * A lens as those have it who read one of its languages: a lens of that language alone. What has no words in it keeps
+ * those of the lens's own.
+ */
 export function lensIn(lens: Lens, language: string): Lens {
   const words = lens.languages[language];
   if (!words || language === lens.language) return lens;
@@ -40,6 +43,7 @@ export function lensIn(lens: Lens, language: string): Lens {
   return {
     ...lens,
     language,
+    languages: {},
     texts: words.texts,
     facets: lens.facets.map((facet) => withTexts(facet, (path, text) => in_(`facets/${facet.key}/${path}`, text))),
     sort: {

@@ -72,6 +72,15 @@ const lensShape = object({
     () => ({ options: [], default: '', relevanceWhenSearching: true }),
   ),
   paging: withDefault(pagingShape, () => ({ mode: 'pages' as const, size: 12, sizes: [] })),
+  /** What stands where nothing matches, besides the ways out: nothing, or posts, of those that have some terms or of all. */
+  nothing: withDefault(
+    object({
+      show: withDefault(choice('ways', 'posts'), () => 'ways' as const),
+      where: withDefault(list(object({ field: fieldKey, is: list(slug, 500) }), 20), () => []),
+      size: withDefault(whole(1, 24), () => 3),
+    }),
+    () => ({ show: 'ways' as const, where: [], size: 3 }),
+  ),
   card: withDefault(object({ parts: withDefault(list(cardPart, 30), () => []) }), () => ({ parts: [] })),
   look: withDefault(
     object({

@@ -41,6 +41,7 @@ export const englishTexts = {
   results: 'Results',
   emptyTitle: 'Nothing matches all of this',
   emptyWays: 'What would bring some back:',
+  others: 'Others to look at',
   without: 'without {facet}: {posts}',
   clearSearch: 'Clear the search',
   from: 'From',

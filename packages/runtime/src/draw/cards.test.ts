@@ -1,6 +1,6 @@
 import { safeAddress, type Item, type Settings } from '@ivy/core';
 import { render } from 'lit-html';
-import type { Shown } from '@ivy/view';
+import { cardViews, type Shown } from '@ivy/view';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';
 
@@ -19,7 +19,7 @@ function drawn(item: Partial<Item>): HTMLElement {
     resolve: safeAddress,
     marks: new Set<string>(),
   };
-  render(drawCards({} as Listing, shown as unknown as Shown), page);
+  render(drawCards({} as Listing, cardViews(shown as unknown as Shown)), page);
   return page;
 }
 

@@ -1,13 +1,13 @@
-import { cardViews, type CardRow, type CardView, type Shown, type TextPiece } from '@ivy/view';
+import type { CardRow, CardView, TextPiece } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { ifDefined } from 'lit-html/directives/if-defined.js';
 import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 
-export function drawCards(listing: Listing, shown: Shown): TemplateResult {
+export function drawCards(listing: Listing, cards: readonly CardView[]): TemplateResult {
   return html`<ul class="ivy-cards">
     ${repeat(
-      cardViews(shown),
+      cards,
       // what comes late stands in the places that are there: nothing slides while one reads
       (card) => `${listing.late} ${card.id}`,
       (card) => drawCard(listing, card),

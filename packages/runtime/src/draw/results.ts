@@ -1,10 +1,11 @@
-import { emptyView, noticesView, type Shown } from '@ivy/view';
+import { cardViews, noticesView, type CardView, type Shown } from '@ivy/view';
 import { html, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
 import type { Shape } from '../listing/shape.js';
 import { drawCards } from './cards.js';
 import { englishTexts } from './english.js';
 import { shownOf } from './shown.js';
+import { withLater } from './with-later.js';
 
 /** Cards, or in their place what stands in the way: loading, failed, or nothing that matches. */
 export function drawResults(listing: Listing): TemplateResult {
@@ -15,7 +16,7 @@ export function drawResults(listing: Listing): TemplateResult {
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
     ${listing.status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(shown)}
-    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawCards(listing, shown)}
+    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawCards(listing, cardViews(shown))}
   </div>`;
 }
 
@@ -25,26 +26,12 @@ function drawNotices(shown: Shown): TemplateResult | '' {
   return html`<div class="ivy-notices" role="status">${notices.map((words) => html`<p>${words}</p>`)}</div>`;
 }
 
-function drawEmpty(listing: Listing, shown: Shown): TemplateResult {
-  const { title, lead, ways } = emptyView(shown);
-  return html`<div class="ivy-empty">
-    <p class="ivy-empty-title">${title}</p>
-    ${
-      lead === null
-        ? ''
-        : html`<p>${lead}</p>
-            <ul class="ivy-ways">
-              ${ways.map(
-                ({ label, link }) =>
-                  html`<li>
-                    <button type="button" class="ivy-way" @click=${() => void listing.choose(link.choices)}>
-                      ${label}
-                    </button>
-                  </li>`,
-              )}
-            </ul>`
-    }
-  </div>`;
+function drawEmpty(listing: Listing, shown: Shown): unknown {
+  const cards = (views: readonly CardView[]) => drawCards(listing, views);
+  return withLater(
+    () => listing.redraw(),
+    (later) => later.drawEmpty(html, listing, shown, cards),
+  );
 }
 
 /** Quiet shapes where cards will be, so that nothing jumps when they come. No figures: there are none yet. */

@@ -4,6 +4,7 @@ import { drawCount, drawSize, drawSort } from '../draw/count-and-sort.js';
 import { drawFacet, drawFacets, showText } from '../draw/facets.js';
 import { drawPager } from '../paging/paging.js';
 import { drawResults } from '../draw/results.js';
+import { withLater } from '../draw/with-later.js';
 import type { Listing } from '../listing/listing.js';
 import { Part } from './part.js';
 
@@ -75,33 +76,27 @@ export class IvyLens extends Part {
     </button>`;
   }
 
-  /** The facets over a narrow page. A modal dialog of the browser's own keeps the focus in and the page behind still. */
-  #drawSheet(listing: Listing): TemplateResult {
-    const { texts } = listing.settings!;
+  #drawSheet(listing: Listing): unknown {
     const close = () => this.#closeSheet(listing);
     const show = () => {
       if (listing.waits) void listing.apply();
       close();
     };
-    return html`<dialog class="ivy-sheet" aria-label=${texts.filters} @cancel=${close}>
-      <div class="ivy-sheet-head">
-        <strong>${texts.filters}</strong>
-        <button type="button" class="ivy-sheet-close" aria-label=${texts.close} @click=${close}>
-          <span aria-hidden="true" class="ivy-cross"></span>
-        </button>
-      </div>
-      <div class="ivy-sheet-body">${drawFacets(listing)}</div>
-      <div class="ivy-sheet-foot">
-        <button type="button" class="ivy-show" @click=${show}>${showText(listing)}</button>
-      </div>
-    </dialog>`;
+    return withLater(
+      () => this.#showSheet(),
+      (later) => later.drawSheet(html, listing.settings!.texts, drawFacets(listing), showText(listing), close, show),
+    );
+  }
+
+  #showSheet(): void {
+    this.draw();
+    this.querySelector<HTMLDialogElement>('.ivy-sheet:not([open])')?.showModal();
   }
 
   #openSheet(listing: Listing): void {
     listing.opened.filters = true;
     listing.redraw();
-    this.draw();
-    this.querySelector<HTMLDialogElement>('.ivy-sheet')?.showModal();
+    this.#showSheet();
   }
 
   #closeSheet(listing: Listing): void {

@@ -1,10 +1,14 @@
 import { directionOf, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
+import { fetchLater } from '../draw/with-later.js';
 import { Listing } from '../listing/listing.js';
 import { restoreScroll } from '../listing/scroll.js';
 import { leave, listingOf } from '../listing/listings.js';
 import { watchNearness } from '../paging/near.js';
 import { addStyles } from '../styles.js';
+
+/** Milliseconds after something was drawn in which the page has other things to load. */
+const calm = 1500;
 
 /** Where this script came from is where answers come from. */
 const scriptOrigin = new URL(import.meta.url).origin;
@@ -74,6 +78,8 @@ export abstract class Part extends HTMLElement {
     if (!this.listing?.answer) return;
     watchNearness(this, this.listing);
     restoreScroll();
+    // what may be needed next is there before, also when the connection is gone by then
+    setTimeout(() => void fetchLater(), calm);
   }
 
   /** Belongs to its listing from now on. */

@@ -178,6 +178,18 @@ test('nothing found says so, with ways out as links', async () => {
   for (const way of ways) expect(matchedOn((await page(way)).text)).toBeGreaterThan(0);
 });
 
+test('other posts stand below the ways out where a lens wants some, without scripts too', async () => {
+  const config = {
+    facets: [{ key: 'minutes', kind: 'number-range', field: 'minutes' }],
+    nothing: { show: 'posts', where: [{ field: 'habitat', is: ['lagoon'] }], size: 2 },
+  };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Others', source: 'notes', slug: 'others', config });
+  await server.ask('POST', '/api/v1/lenses/others/releases', {});
+  const { text } = await page('/l/others?minutes=99');
+  expect(text).toContain('<h3 class="ivy-others">Others to look at</h3>');
+  expect(text.match(/data-post="n\d+"/g)).toEqual(['data-post="n11"', 'data-post="n7"']);
+});
+
 test('what posts and addresses hold stays text, and no link runs a script', async () => {
   const { text } = await page('/l/notes?q=%22%3E%3Cscript%3Ealert(1)%3C/script%3E&open=either');
   expect(text).not.toContain('<script>alert');

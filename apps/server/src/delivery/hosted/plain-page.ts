@@ -86,17 +86,22 @@ function drawSort({ label, name, options }: SortView): Markup {
   >`;
 }
 
-function drawEmpty({ title, lead, ways }: NonNullable<View['empty']>): Markup {
+function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>): Markup {
   return html`<div class="ivy-empty">
-    <p class="ivy-empty-title">${title}</p>
+      <p class="ivy-empty-title">${title}</p>
+      ${
+        lead !== null &&
+        html`<p>${lead}</p>
+          <ul class="ivy-ways">
+            ${ways.map(({ label, link }) => html`<li><a class="ivy-way" href="${link.href}">${label}</a></li>`)}
+          </ul>`
+      }
+    </div>
     ${
-      lead !== null &&
-      html`<p>${lead}</p>
-        <ul class="ivy-ways">
-          ${ways.map(({ label, link }) => html`<li><a class="ivy-way" href="${link.href}">${label}</a></li>`)}
-        </ul>`
-    }
-  </div>`;
+      others &&
+      html`<h3 class="ivy-others">${others.title}</h3>
+        ${drawCards(others.cards)}`
+    }`;
 }
 
 function drawPager(view: PagerView): Markup {

@@ -44,7 +44,7 @@ function withWords(lens: Lens, language: string, change: (words: Words) => Words
 }
 
 function withText<T extends Record<string, string | undefined>>(texts: T, key: string, text: string): T {
-  return (text === '' ? omit(texts, key) : { ...texts, [key]: text }) as T;
+  return text === '' ? omit(texts, key) : { ...texts, [key]: text };
 }
 
 function omit<T extends object>(value: T, key: string): T {

@@ -109,3 +109,19 @@ test('at most so many posts, or all of them', async () => {
   page.leave('At most, newest first');
   expect(now().scope.limit).toBe(50);
 });
+
+test('where nothing is found posts can stand besides the ways out: of all, or of those with some terms', async () => {
+  await open();
+  page.press('ways out and posts');
+  expect(now().nothing).toEqual({ show: 'posts', where: [], size: 3 });
+  page.type('How many posts', '4');
+  page.leave('How many posts');
+  expect(now().nothing.size).toBe(4);
+  page.type('Posts to show where nothing is found', 'kind');
+  await page.settle();
+  expect(now().nothing.where).toEqual([]);
+  page.press('sighting31');
+  expect(now().nothing.where).toEqual([{ field: 'kind', is: ['sighting'] }]);
+  page.type('Posts to show where nothing is found', '');
+  expect(now().nothing.where).toEqual([]);
+});

@@ -210,16 +210,13 @@ function Rows({ title, left, right, rows }: { title: string; left: string; right
       </div>
       <ul aria-label={title}>
         {rows.map(({ id, before, own, onChange }) => (
-          <li
-            key={id}
-            className="grid grid-cols-2 items-center gap-2.5 border-t border-rule px-3.5 py-1.5 first:border-t-0"
-          >
+          <li key={id} className="grid grid-cols-2 items-center gap-2.5 px-3.5 py-1">
             <label className="text-[13px] [overflow-wrap:anywhere] text-ink-2" htmlFor={id}>
               {before}
             </label>
             <textarea
               id={id}
-              className="field field-sizing-content min-h-[31px] w-full resize-none py-1 text-[13px] leading-snug"
+              className="field field-sizing-content overflow-hidden w-full resize-none py-[5px] text-[13px] leading-snug"
               rows={1}
               aria-label={`In place of “${before}”`}
               placeholder={before}

@@ -1,0 +1,6 @@
+/*
+ * What the first paint does not need. It comes as a script of its own, whole in itself: `html` is handed in, so that the
+ * page script's drawing library does not come a second time.
+ */
+export { drawEmpty } from './empty.js';
+export { drawSheet } from './sheet.js';
