@@ -165,3 +165,46 @@ test('on the Bench posts are narrowed and pinned, and pages set; the page follow
   );
   expect(await browser.axe('[aria-label=Wiring]')).toEqual([]);
 });
+
+test('a lens follows another of the page: chosen there it is narrowed here, by a shared link too', async () => {
+  const there = () => browser.text('.there .ivy-count-line');
+  await browser.size(1280, 800);
+  await browser.go(`${stage.site}/walks`);
+  await browser.until('all notes', async () => (await there()).startsWith('480 notes'));
+  await browser.press('[data-facet=place] input[type=checkbox]', 'Inner estuary');
+  await browser.untilSearch('?place=inner-estuary');
+  await browser.until('the notes from there', async () => (await there()).startsWith('232 notes'));
+  // what narrows them is the other listing’s: their own address says nothing of it
+  await browser.press('.there .ivy-page, .ivy-next');
+  await browser.driver.navigate().refresh();
+  await browser.until('the notes from there again', async () => (await there()).startsWith('232 notes'));
+  await browser.press('.ivy-clear');
+  await browser.until('all notes again', async () => (await there()).startsWith('480 notes'));
+});
+
+test('a second language, written on the Bench beside what is built in, is read by pages that are in it', async () => {
+  await browser.go(`${stage.studio}/lenses/more`);
+  await browser.press('button', 'Cards, order and pages');
+  await browser.press('[role=tab]', 'Words');
+  await browser.press('button', 'Language');
+  await (await browser.find('[aria-label="Tag of the language"]')).sendKeys('de');
+  await browser.press('button', 'Add');
+  await (await browser.named('textarea', 'In place of “Kind”')).sendKeys('Art der Notiz');
+  await (await browser.named('textarea', 'In place of “Suche”')).sendKeys('Stöbern');
+  await browser.inFrame(async () => {
+    await browser.untilText('ivy-lens', 'Art der Notiz');
+    await browser.untilText('ivy-lens', 'Stöbern');
+    await browser.untilText('ivy-lens', '480 Beiträge');
+  });
+  await browser.find('[data-saving=saved]');
+  await post('/more/releases', {});
+  await browser.go(`${stage.site}/`);
+  await browser.run(`document.documentElement.lang = 'de-AT';
+    document.body.innerHTML = '<ivy-lens origin="${stage.studio}" name="more"></ivy-lens><p lang="en"><ivy-count name="more" origin="${stage.studio}" prefix="b-"></ivy-count></p>'`);
+  await browser.untilText('ivy-lens', 'Art der Notiz');
+  await browser.untilText('ivy-count', '480 posts');
+  await browser.go(`${stage.studio}/l/more?~lang=de`);
+  await browser.untilText('main', 'Art der Notiz');
+  await browser.press('.languages a', 'English');
+  await browser.untilText('main', 'Kind');
+});

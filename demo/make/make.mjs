@@ -1,10 +1,11 @@
-// Makes the demo: the notes as a CSV file, their pictures, and the site they belong to.
+// Makes the demo: the notes and the walks as CSV files, the notes' pictures, and the site all of it belongs to.
 import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { makeNotes } from './notes.mjs';
 import { drawPicture } from './picture.mjs';
+import { makeWalks } from './walks.mjs';
 
 const here = dirname(dirname(fileURLToPath(import.meta.url)));
 const dist = join(here, 'dist');
@@ -19,11 +20,12 @@ for (const note of notes) {
 }
 writePages();
 writeFonts();
+writeWalks();
 // last, so that a build cut short is seen as not done
-writeCsv();
+writeNotes();
 
-function writeCsv() {
-  const columns = {
+function writeNotes() {
+  writeCsv('field-notes.csv', notes, {
     note_id: (note) => note.id,
     title: (note) => note.title,
     summary: (note) => note.summary,
@@ -40,14 +42,44 @@ function writeCsv() {
     tide_state: (note) => note.tide,
     volunteers: (note) => note.volunteers,
     observer: (note) => note.observer,
-  };
+  });
+}
+
+function writeWalks() {
+  writeCsv('walks.csv', makeWalks(), {
+    walk_id: (walk) => walk.id,
+    title: (walk) => walk.title,
+    summary: (walk) => walk.summary,
+    begins: (walk) => walk.begins,
+    ends: (walk) => walk.ends,
+    when: (walk) => daysText(walk.begins, walk.ends),
+    kind: (walk) => walk.kind,
+    place: (walk) => walk.place,
+    level: (walk) => walk.level,
+    leader: (walk) => walk.leader,
+    places_left: (walk) => walk.places,
+    url: () => '/join',
+  });
+}
+
+/** “Sat 13 June”, or “13 to 15 June”. */
+function daysText(begins, ends) {
+  const text = (day, options) =>
+    new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' }).format(new Date(day));
+  if (begins === ends) return text(begins, { weekday: 'short', day: 'numeric', month: 'long' }).replace(',', '');
+  const long = { day: 'numeric', month: 'long' };
+  const sameMonth = begins.slice(0, 7) === ends.slice(0, 7);
+  return `${text(begins, sameMonth ? { day: 'numeric' } : long)} to ${text(ends, long)}`;
+}
+
+function writeCsv(name, rows, columns) {
   const cell = (value) => (/[",\n]/.test(String(value)) ? `"${String(value).replaceAll('"', '""')}"` : String(value));
-  const rows = notes.map((note) =>
+  const lines = rows.map((row) =>
     Object.values(columns)
-      .map((read) => cell(read(note)))
+      .map((read) => cell(read(row)))
       .join(','),
   );
-  writeFileSync(join(dist, 'field-notes.csv'), `${[Object.keys(columns).join(','), ...rows].join('\n')}\n`);
+  writeFileSync(join(dist, name), `${[Object.keys(columns).join(','), ...lines].join('\n')}\n`);
 }
 
 function writePages() {

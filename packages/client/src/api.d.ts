@@ -724,6 +724,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -767,6 +769,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -810,6 +814,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -854,6 +860,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -1545,6 +1553,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -1588,6 +1598,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -1667,6 +1679,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
@@ -1711,6 +1725,8 @@ export interface operations {
         '~prefix'?: unknown;
         /** @description Terms all posts on this page must have: `field:term`, several with commas. */
         '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
         /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
         '~lang'?: unknown;
         /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */

@@ -57,6 +57,11 @@ export function TakesPageQuery(): MethodDecorator {
       description: 'Terms all posts on this page must have: `field:term`, several with commas.',
     }),
     ApiQuery({
+      name: '~driven',
+      required: false,
+      description: 'What is chosen in lenses this one follows: `field:term,term`, several with semicolons.',
+    }),
+    ApiQuery({
       name: '~lang',
       required: false,
       description: 'What visitors of this page read: tags of languages, best first. Without one, the lens’s own.',

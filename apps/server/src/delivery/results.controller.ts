@@ -106,19 +106,24 @@ export function queryOf(request: FastifyRequest): string {
   return at < 0 ? '' : url.slice(at + 1);
 }
 
-const ownNames = new Set(['~prefix', '~scope', '~lang', '~from']);
+const ownNames = new Set(['~prefix', '~scope', '~driven', '~lang', '~from']);
 
 /** What a page sets for itself, and the rest of what it asks: what begins with `~` is no part of its address. */
 export function pageQueryOf(request: FastifyRequest): { own: ForPage; from: number; address: string } {
   const query = queryOf(request);
   if (!query.includes('~') && !query.includes('%7')) {
-    return { own: { prefix: null, scope: '', languages: [] }, from: 1, address: query };
+    return { own: { prefix: null, scope: '', driven: '', languages: [] }, from: 1, address: query };
   }
   checkLength(query);
   const parameters = splitAddress(query);
   const valueOf = (name: string) => parameters.find((one) => one.name === name)?.value ?? null;
   return {
-    own: { prefix: valueOf('~prefix'), scope: valueOf('~scope') ?? '', languages: languagesIn(valueOf('~lang')) },
+    own: {
+      prefix: valueOf('~prefix'),
+      scope: valueOf('~scope') ?? '',
+      driven: valueOf('~driven') ?? '',
+      languages: languagesIn(valueOf('~lang')),
+    },
     from: Number(/^[1-9]\d{0,8}$/.exec(valueOf('~from') ?? '')?.[0] ?? 1),
     address: parameters.flatMap(({ name, raw }) => (ownNames.has(name) ? [] : raw)).join('&'),
   };

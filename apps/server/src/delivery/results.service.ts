@@ -71,7 +71,7 @@ export interface Question extends AddressReading {
 }
 
 /** A page that sets nothing for itself. */
-const plain: ForPage = { prefix: null, scope: '', languages: [] };
+const plain: ForPage = { prefix: null, scope: '', driven: '', languages: [] };
 /** Ways that pages have one lens, of which what was worked out is kept. */
 const pagesKept = 50;
 
@@ -100,7 +100,7 @@ export class ResultsService {
     // many pages say a language, few lenses speak more than one: those that come to the same are one
     const language = bestLanguage(whole.lens, own.languages);
     const page = { ...own, languages: language === whole.lens.language ? [] : [language] };
-    const isPlain = page.prefix === null && page.scope === '' && page.languages.length === 0;
+    const isPlain = page.prefix === null && page.scope === '' && page.driven === '' && page.languages.length === 0;
     const kept = isPlain ? whole : this.#forPage(whole, posts, page);
     const ahead = this.#workAhead(kept, posts, kept === whole ? which : 'draft');
     await this.#orForget(posts, kept.lens, ahead.columns);

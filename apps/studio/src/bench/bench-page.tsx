@@ -110,7 +110,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             rows={lens.facets.length}
           />
         )}
-        <Hand {...parts} facet={facet} reads={language} onReads={setReads} />
+        <Hand {...parts} slug={slug} facet={facet} reads={language} onReads={setReads} />
       </div>
     </div>
   );

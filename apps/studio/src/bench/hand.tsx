@@ -5,6 +5,8 @@ import { ResultsWiring } from './results/results-wiring.js';
 import { Wiring } from './wiring.js';
 
 interface Props extends BenchParts {
+  /** Slug of the lens. */
+  slug: string;
   facet?: Facet;
   /** The language the live page is read in now. */
   reads: string;
@@ -12,7 +14,7 @@ interface Props extends BenchParts {
 }
 
 /** The settings of what is in hand: a facet, or else the results. */
-export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, reads, onReads }: Props) {
+export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, slug, reads, onReads }: Props) {
   return (
     <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
       {facet ? (
@@ -43,6 +45,7 @@ export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, rea
       ) : (
         <ResultsWiring
           lens={lens}
+          slug={slug}
           source={source.slug}
           fields={source.fields}
           posts={source.posts}

@@ -315,7 +315,11 @@ test('when nothing matches, ways out are offered, most results first', () => {
 
 test('where nothing matches, other posts stand if the lens wants some: the first in its own order, pinned ones before', () => {
   const field = (key: string, type: 'terms' | 'date' | 'text') => ({ ...plainField(key, key), type });
-  const fields = [field('kind', 'terms'), field('title', 'text'), { ...field('day', 'date'), role: 'published' as const }];
+  const fields = [
+    field('kind', 'terms'),
+    field('title', 'text'),
+    { ...field('day', 'date'), role: 'published' as const },
+  ];
   const kinds = ['walk', 'talk'].map((slug) => ({ slug, label: slug, parent: null }));
   const posts = Array.from({ length: 8 }, (_, i) => ({
     id: `p${i}`,

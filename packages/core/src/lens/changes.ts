@@ -90,6 +90,10 @@ function listingChanges(before: Lens, after: Lens): LensChange[] {
   if (differ((lens) => lens.card)) changes.push({ facet: null, title: 'Cards show other things' });
   if (differ((lens) => lens.look)) changes.push({ facet: null, title: 'The listing is laid out another way' });
   if (differ((lens) => lens.texts)) changes.push({ facet: null, title: 'Some words read differently' });
+  tell(
+    'The listing follows other lenses on a page',
+    ({ follows }) => follows.map(({ lens, facet }) => `${facet} of ${lens}`).join(', ') || 'none',
+  );
   const spoken = ({ languages }: Lens) => Object.keys(languages).sort().join(', ');
   tell('The listing speaks other languages besides', (lens) => spoken(lens) || 'none');
   if (spoken(before) === spoken(after) && differ((lens) => lens.languages))

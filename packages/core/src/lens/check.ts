@@ -21,6 +21,12 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
+  lens.follows.forEach(({ lens: other, facet, field }, i) => {
+    needsField(field, `/follows/${i}/field`);
+    const first = lens.follows.findIndex((one) => one.lens === other && one.facet === facet);
+    if (first < i)
+      problems.push({ pointer: `/follows/${i}`, message: `follows “${facet}” of “${other}” a second time` });
+  });
   lens.nothing.where.forEach((entry, i) => needsField(entry.field, `/nothing/where/${i}/field`));
   const searches = lens.facets.flatMap((facet, i) => (kindOf(facet).finding ? [i] : []));
   for (const i of searches.slice(textsKept)) {

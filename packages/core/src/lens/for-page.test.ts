@@ -34,7 +34,7 @@ const postsOf = (lens: Lens | string): string[] => {
   });
   return ids.sort();
 };
-const none = { prefix: null, scope: '', languages: [] };
+const none = { prefix: null, scope: '', driven: '', languages: [] };
 
 test('posts that have all the terms are there, those below a term with it', () => {
   const lens = lensWith({});
@@ -70,4 +70,20 @@ test.each([
   [{ ...none, scope: 'type:walk,'.repeat(21) }, /20 conditions/],
 ])('%j is refused in words', (own, words) => {
   expect(lensForPage(lensWith({}), fields, own)).toMatch(words);
+});
+
+test('what is chosen in lenses it follows narrows it by any of the terms, each field on its own', () => {
+  const follows = [
+    { lens: 'notes', facet: 'where', field: 'place' },
+    { lens: 'notes', facet: 'what', field: 'type' },
+  ];
+  const lens = lensWith({ follows });
+  const driven = (choices: string) => lensForPage(lens, fields, { ...none, driven: choices });
+  expect(postsOf(driven('place:coast'))).toEqual(['a', 'c', 'd']);
+  expect(postsOf(driven('place:north,inland;type:walk'))).toEqual(['a', 'b']);
+  // what the posts here never have is met by none of them
+  expect(postsOf(driven('place:elsewhere'))).toEqual([]);
+  expect(driven('title:a')).toMatch(/“title:a” is not followed/);
+  expect(driven(`place:${'a,'.repeat(60)}`)).toMatch(/At most 50/);
+  expect(lensForPage(lensWith({}), fields, { ...none, driven: 'place:coast' })).toMatch(/not followed/);
 });

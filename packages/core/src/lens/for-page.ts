@@ -9,6 +9,8 @@ export interface ForPage {
   prefix: string | null;
   /** Terms that all posts there must have: `field:term`, several with commas between them. */
   scope: string;
+  /** What is chosen in the lenses it follows: `field:term,term`, several with semicolons between them. */
+  driven: string;
   /** BCP 47 tags of what its visitors read, best first; none for the lens's own language. */
   languages: readonly string[];
 }
@@ -18,6 +20,8 @@ export type NarrowedScope = Lens['scope'] & { within?: Lens['scope']['where'] };
 
 /** Conditions a page may set. */
 const mostConditions = 20;
+/** Terms a lens follows in a field: as many as may be chosen in a facet. */
+const mostTerms = 50;
 const prefixForm = /^[a-z0-9_-]{0,30}$/;
 
 /**
@@ -28,7 +32,7 @@ const prefixForm = /^[a-z0-9_-]{0,30}$/;
 export function lensForPage(
   lens: Lens,
   fields: readonly Field[],
-  { prefix, scope, languages }: ForPage,
+  { prefix, scope, driven, languages }: ForPage,
 ): Lens | string {
   if (prefix !== null && !prefixForm.test(prefix)) {
     return 'A prefix is up to 30 lower-case letters, digits, - or _, such as b-.';
@@ -46,6 +50,16 @@ export function lensForPage(
       return `“${condition.trim().slice(0, 80)}” is no condition: write a field of terms and one of them, such as kind:survey.`;
     }
     within.push({ field: key, is: [condition.slice(at + 1).trim()] });
+  }
+  for (const choice of driven.split(';').filter((one) => one !== '')) {
+    const at = choice.lastIndexOf(':');
+    const field = choice.slice(0, Math.max(0, at));
+    if (!lens.follows.some((one) => one.field === field)) {
+      return `“${choice.slice(0, 80)}” is not followed: write a field that the lens follows others in, and terms of it.`;
+    }
+    const is = choice.slice(at + 1).split(',');
+    if (is.length > mostTerms) return `At most ${mostTerms} terms of a field can be followed.`;
+    within.push({ field, is });
   }
   const spoken = lensIn(lens, bestLanguage(lens, languages));
   const narrowed: NarrowedScope = within.length > 0 ? { ...lens.scope, within } : lens.scope;

@@ -60,6 +60,11 @@ const lensShape = object({
     }),
     () => ({ where: [], include: [], exclude: [], pinned: [] }),
   ),
+  /**
+   * What it follows of other lenses on the same page: terms chosen in a facet there narrow the posts here, by the field
+   * here that has the same terms.
+   */
+  follows: withDefault(list(object({ lens: slug, facet: addressName, field: fieldKey }), 10), () => []),
   facets: withDefault(list(facetShape, 60), () => []),
   sort: withDefault(
     object({

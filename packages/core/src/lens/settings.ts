@@ -35,6 +35,8 @@ export interface Settings {
   look: Lens['look'];
   texts: Texts;
   address: Lens['address'];
+  /** Facets of other lenses on a page that it is narrowed by, with the field that has their terms here. */
+  follows: Lens['follows'];
   /** Slug of the source: what visitors mark is kept by it, for all lenses of a source. */
   source: string;
   /** Every parameter name that is the lens's own, old names and prefix included. */
@@ -65,6 +67,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     look: lens.look,
     texts: wordsOf(lens.texts, wordSet(lens.language)),
     address: lens.address,
+    follows: lens.follows,
     source,
     names: [...names],
     language: lens.language,

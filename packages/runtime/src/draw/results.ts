@@ -7,8 +7,11 @@ import { englishTexts } from './english.js';
 import { shownOf } from './shown.js';
 import { withLater } from './with-later.js';
 
-/** Cards, or in their place what stands in the way: loading, failed, or nothing that matches. */
-export function drawResults(listing: Listing): TemplateResult {
+/**
+ * Cards, or in their place what stands in the way: loading, failed, or nothing that matches.
+ * @param most  cards to show, if not all of the page
+ */
+export function drawResults(listing: Listing, most?: number): TemplateResult {
   const shown = shownOf(listing);
   const isFailed = listing.status === 'failed' || listing.status === 'gone';
   if (!shown) return isFailed ? drawFailed(listing) : drawLoading(listing.shape);
@@ -16,7 +19,7 @@ export function drawResults(listing: Listing): TemplateResult {
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
     ${listing.status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(shown)}
-    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawCards(listing, cardViews(shown))}
+    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawCards(listing, cardViews(shown, answer.items.slice(0, most)))}
   </div>`;
 }
 

@@ -1,18 +1,17 @@
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { drawChips } from '../draw/chips.js';
 import { drawCount, drawSize, drawSort } from '../draw/count-and-sort.js';
-import { drawFacet, drawFacets, showText } from '../draw/facets.js';
+import { drawFacet, drawFacets } from '../draw/facets.js';
 import { drawPager } from '../paging/paging.js';
 import { drawResults } from '../draw/results.js';
-import { withLater } from '../draw/with-later.js';
-import type { Listing } from '../listing/listing.js';
 import { Part } from './part.js';
+import { SheetPart } from './sheet-part.js';
 
 /** Width in CSS pixels from which facets stand beside or above the cards, and not behind a button. */
 const wideFrom = 640;
 
 /** Draws the whole of a lens: facets, chips, count line, sort, cards and pager. */
-export class IvyLens extends Part {
+export class IvyLens extends SheetPart {
   /** What a server drew for pages without scripts. It stays until there is something to put in its place. */
   #plain: Element | null = null;
   /**
@@ -52,58 +51,16 @@ export class IvyLens extends Part {
       data-facets=${hasFacets ? look.facets : 'none'}
       style="--ivy-columns:${look.columns};min-height:${this.#height}px"
     >
-      <div class="ivy-side">${listing.opened.filters ? nothing : drawFacets(listing)}</div>
+      <div class="ivy-side">${this.isSheetOpen ? nothing : drawFacets(listing)}</div>
       <div class="ivy-main" tabindex="-1">
         <div class="ivy-head">
-          ${answer && settings && hasFacets ? this.#drawFiltersButton(listing) : nothing} ${drawChips(listing)}
+          ${answer && settings && hasFacets ? this.drawFiltersButton(listing) : nothing} ${drawChips(listing)}
           <div class="ivy-bar">${drawCount(listing)} ${drawSize(listing)} ${drawSort(listing)}</div>
         </div>
         ${drawResults(listing)} ${drawPager(listing, () => this.#toTop())}
       </div>
-      ${listing.opened.filters ? this.#drawSheet(listing) : nothing}
+      ${this.drawSheet(listing)}
     </div>`;
-  }
-
-  #drawFiltersButton(listing: Listing): TemplateResult {
-    const chosen = Object.values(listing.choices.facets).flat().length;
-    return html`<button
-      type="button"
-      class="ivy-filters"
-      aria-haspopup="dialog"
-      @click=${() => this.#openSheet(listing)}
-    >
-      ${listing.settings!.texts.filters} ${chosen > 0 ? html`<span class="ivy-badge">${chosen}</span>` : nothing}
-    </button>`;
-  }
-
-  #drawSheet(listing: Listing): unknown {
-    const close = () => this.#closeSheet(listing);
-    const show = () => {
-      if (listing.waits) void listing.apply();
-      close();
-    };
-    return withLater(
-      () => this.#showSheet(),
-      (later) => later.drawSheet(html, listing.settings!.texts, drawFacets(listing), showText(listing), close, show),
-    );
-  }
-
-  #showSheet(): void {
-    this.draw();
-    this.querySelector<HTMLDialogElement>('.ivy-sheet:not([open])')?.showModal();
-  }
-
-  #openSheet(listing: Listing): void {
-    listing.opened.filters = true;
-    listing.redraw();
-    this.#showSheet();
-  }
-
-  #closeSheet(listing: Listing): void {
-    listing.opened.filters = false;
-    listing.redraw();
-    this.draw();
-    this.querySelector<HTMLElement>('.ivy-filters')?.focus({ preventScroll: true });
   }
 
   /** After a change of page one reads from the top. */
@@ -128,9 +85,26 @@ export class IvyLens extends Part {
   }
 }
 
-export class IvyFacets extends Part {
+/** All facets; on a narrow page behind a button. */
+export class IvyFacets extends SheetPart {
+  readonly #narrow = matchMedia(`(max-width: ${wideFrom - 1}px)`);
+  readonly #turn = () => this.redraw();
+
+  override connectedCallback(): void {
+    super.connectedCallback();
+    this.#narrow.addEventListener('change', this.#turn);
+  }
+
+  override disconnectedCallback(): void {
+    super.disconnectedCallback();
+    this.#narrow.removeEventListener('change', this.#turn);
+  }
+
   protected override render(): unknown {
-    return this.listing ? drawFacets(this.listing) : nothing;
+    const { listing } = this;
+    if (!listing) return nothing;
+    if (!this.#narrow.matches || !listing.answer) return drawFacets(listing);
+    return html`${this.drawFiltersButton(listing)} ${this.drawSheet(listing)}`;
   }
 }
 
@@ -161,8 +135,10 @@ export class IvySort extends Part {
 }
 
 export class IvyResults extends Part {
+  static override readonly observedAttributes = [...Part.observedAttributes, 'most'];
+
   protected override render(): unknown {
-    return this.listing ? drawResults(this.listing) : nothing;
+    return this.listing ? drawResults(this.listing, Number(this.getAttribute('most')) || undefined) : nothing;
   }
 }
 

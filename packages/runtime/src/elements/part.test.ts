@@ -37,7 +37,7 @@ beforeEach(() => {
           page: 1,
           pages: 1,
           facets: [],
-          items: [],
+          items: Array.from({ length: matched }, (_, i) => [`p${i}`, `Post ${i}`, null, []]),
           notices: [],
           ways: [],
         };
@@ -134,4 +134,54 @@ test('a choice and its answer are reported by events that bubble', async () => {
   expect(heard).toEqual(['ivy:change']);
   await asked[1]!.reply(2);
   expect(heard).toEqual(['ivy:change', 'ivy:answer']);
+});
+
+test('a list shows as many of the posts as it says, in step with one that shows all', async () => {
+  put('ivy-results', { name: 'walks' });
+  const short = put('ivy-results', { name: 'walks', most: '2' });
+  await turn();
+  await asked[0]!.reply(3);
+  const titles = (element: Element) => element.querySelectorAll('.ivy-card').length;
+  expect([titles(document.body), titles(short)]).toEqual([5, 2]);
+  short.setAttribute('most', '1');
+  await turn();
+  expect(titles(short)).toBe(1);
+});
+
+describe('a lens that follows another', () => {
+  const follower = () => asked.filter(({ url }) => url.startsWith('notes/')).map(({ url }) => url.split('?')[1]);
+  const reply = (name: string) => asked.findLast(({ url }) => url.startsWith(`${name}/`))!.reply(3);
+  beforeEach(() => {
+    settings.follows = [{ lens: 'walks', facet: 'kind', field: 'type' }];
+  });
+  afterEach(() => {
+    settings.follows = [];
+  });
+
+  test('is asked with what is chosen there, from its first drawing on, and again with each choice', async () => {
+    history.replaceState(null, '', '/walks?kind=boat&notes-page=3');
+    const notes = put('ivy-results', { name: 'notes', prefix: 'notes-' });
+    put('ivy-results', { name: 'walks' });
+    await turn();
+    await reply('notes');
+    // it waits for the other's choices, so that it never shows what they take away
+    expect(notes.querySelector('.ivy-card')).toBeNull();
+    await reply('walks');
+    await turn();
+    await reply('notes');
+    const walks = document.querySelector<HTMLElement & { query: unknown }>('ivy-results[name=walks]')!;
+    walks.query = { facets: { kind: ['walk', 'talk'] }, sort: null, page: 1 };
+    await turn();
+    expect(follower().at(-1)).toContain('~driven=type%3Awalk%2Ctalk&');
+    walks.query = { facets: {}, sort: null, page: 1 };
+    await turn();
+    expect(follower().at(-1)).not.toContain('~driven');
+  });
+
+  test('stands by itself where that one is not there', async () => {
+    const notes = put('ivy-results', { name: 'notes' });
+    await turn();
+    await reply('notes');
+    expect([notes.querySelectorAll('.ivy-card').length, follower().length]).toEqual([3, 1]);
+  });
 });

@@ -1,10 +1,9 @@
 import { directionOf, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
-import { fetchLater } from '../draw/with-later.js';
+import { fetchLater, withLater } from '../draw/with-later.js';
 import { Listing } from '../listing/listing.js';
 import { restoreScroll } from '../listing/scroll.js';
 import { leave, listingOf } from '../listing/listings.js';
-import { watchNearness } from '../paging/near.js';
 import { addStyles } from '../styles.js';
 
 /** Milliseconds after something was drawn in which the page has other things to load. */
@@ -52,7 +51,7 @@ export abstract class Part extends HTMLElement {
 
   attributeChangedCallback(name: string, before: string | null, now: string | null): void {
     if (!this.isConnected || before === now) return;
-    if (name !== 'key') {
+    if (name !== 'key' && name !== 'most') {
       this.#leave();
       this.#join();
     }
@@ -73,10 +72,14 @@ export abstract class Part extends HTMLElement {
   /** Draws at once. */
   protected draw(): void {
     this.#isAsked = false;
+    // said anew each time: a page that sets classes of its own takes it away
+    this.classList.add('ivy-part');
     this.#sayLanguage();
     render(this.render(), this);
     if (!this.listing?.answer) return;
-    watchNearness(this, this.listing);
+    const { listing } = this;
+    const redraw = () => this.redraw();
+    if (this.querySelector('[data-near]')) withLater(redraw, (later) => later.watchNearness(this, listing));
     restoreScroll();
     // what may be needed next is there before, also when the connection is gone by then
     setTimeout(() => void fetchLater(), calm);
@@ -138,7 +141,7 @@ export abstract class Part extends HTMLElement {
   }
 }
 
-const attributes = [...Part.observedAttributes, 'key'];
+const attributes = [...Part.observedAttributes, 'key', 'most'];
 for (const name of attributes) {
   Object.defineProperty(Part.prototype, name, {
     get(this: Part) {

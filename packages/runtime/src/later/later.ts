@@ -3,4 +3,5 @@
  * page script's drawing library does not come a second time.
  */
 export { drawEmpty } from './empty.js';
+export { watchNearness } from './near.js';
 export { drawSheet } from './sheet.js';

@@ -12,6 +12,14 @@ import { Refusal, type Reply, type Transport } from './transport.js';
 /** `gone`: there is no such listing, or not as it is asked for here. */
 export type Status = 'loading' | 'ready' | 'failed' | 'gone';
 
+/** The other listings of a page, for those that follow them. */
+export interface Neighbours {
+  /** The listing of a lens. */
+  driverOf: (lens: string) => Listing | undefined;
+  /** What is chosen in a listing has changed. */
+  changed: (listing: Listing) => void;
+}
+
 /** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
 
@@ -49,7 +57,9 @@ export class Listing {
   readonly finder = new TermFinder(
     (key, text, signal) => {
       const facet = this.drawn?.facets.find((one) => one.key === key);
-      return facet && 'more' in facet ? this.transport.find(key, text, this.#own(this.choices), signal) : null;
+      return facet && 'more' in facet
+        ? this.transport.find(key, text, this.#driven + this.#own(this.choices), signal)
+        : null;
     },
     () => this.redraw(),
   );
@@ -65,6 +75,13 @@ export class Listing {
   readonly #ahead = new Lru<string, Promise<Reply>>(4);
   /** Counting what is picked but not applied: apart from `#running`, so that neither takes the other's answer away. */
   #counting: AbortController | undefined;
+  /** What is chosen in the listings this one follows, as a question says it. */
+  #driven = '';
+  #isKnown!: () => void;
+  /** Ends with the first answer, or when there is none to come. */
+  readonly known = new Promise<void>((done) => {
+    this.#isKnown = done;
+  });
   /** Whether choices were picked that the button has not applied yet. */
   #picked = false;
   #typing = false;
@@ -78,6 +95,7 @@ export class Listing {
     private readonly transport: Transport,
     private readonly bar: AddressBar = pageBar,
     private readonly keeps = true,
+    private readonly neighbours?: Neighbours,
   ) {
     if (keeps) this.opened.folds = readFolds(id);
     this.shape = readShape(id);
@@ -164,7 +182,7 @@ export class Listing {
         from: answer.from ?? answer.page,
         items: [...answer.items, ...reply.answer.items],
       };
-      this.#answers.put(address, { ...reply, answer: whole });
+      this.#answers.put(this.#driven + address, { ...reply, answer: whole });
       this.#take({ ...reply, answer: whole });
       this.#tell('answer');
     } catch (error) {
@@ -179,7 +197,7 @@ export class Listing {
   fetchAhead(choices?: Choices): void {
     const next = choices ?? this.#next();
     if (!next) return;
-    const address = this.#address(next);
+    const address = this.#driven + this.#address(next);
     const from = choices ? undefined : next.page;
     const key = `${from ?? ''} ${address}`;
     if (this.#ahead.get(key)) return;
@@ -260,12 +278,13 @@ export class Listing {
     const running = (this.#running = new AbortController());
     this.waiting = true;
     const asked = performance.now();
-    const before = this.#answers.get(address);
+    const before = this.#answers.get(this.#driven + address);
     if (before && (!keepChoices || this.settings?.address.apply === 'button')) this.#take(before);
     this.redraw();
     try {
       const reply = await this.#fetch(address, running.signal);
       if (running.signal.aborted) return;
+      if (await this.#isDrivenAnew(reply)) return await this.ask(address, keepChoices);
       this.waiting = false;
       if (!this.answer && this.keeps) keepShape(this.id, reply.settings, reply.answer);
       if (this.answer && performance.now() - asked > expected) this.late++;
@@ -283,6 +302,34 @@ export class Listing {
     if (canonical !== asked) this.bar.write(canonical, 'replace');
   }
 
+  /** Asks again where what is chosen in a listing it follows has changed; its own first page is shown then. */
+  async follow(): Promise<void> {
+    const { settings, answer } = this;
+    if (!settings || !answer || !(await this.#isDrivenAnew({ settings, answer }))) return;
+    const address = this.#address({ ...this.choices, page: 1 });
+    this.bar.write(address, 'replace');
+    await this.ask(address, false);
+  }
+
+  /** Takes what is chosen in the listings it follows, and says whether that is another thing than before. */
+  async #isDrivenAnew({ settings, answer }: Reply): Promise<boolean> {
+    const follows = settings.follows ?? [];
+    if (follows.length > 0 && !this.answer) this.choices = choicesOf(answer, settings);
+    // two that follow each other would wait for good, so this one is known from here on
+    this.#isKnown();
+    const parts: string[] = [];
+    for (const { lens, facet, field } of follows) {
+      const driver = this.neighbours?.driverOf(lens);
+      await driver?.known;
+      const terms = driver?.choices.facets[facet];
+      if (terms?.length) parts.push(`${field}:${terms.join()}`);
+    }
+    const driven = parts.length > 0 ? `~driven=${encodeURIComponent(parts.join(';'))}&` : '';
+    const isAnew = driven !== this.#driven;
+    this.#driven = driven;
+    return isAnew;
+  }
+
   /** Gives up what is being asked, and stands as if nothing had come. */
   protected empty(status: Status): void {
     this.#running?.abort();
@@ -293,22 +340,25 @@ export class Listing {
 
   #tell(what?: 'change' | 'answer'): void {
     for (const watcher of this.#watchers) watcher(what);
+    if (what) this.neighbours?.changed(this);
   }
 
   async #fetch(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
-    const key = `${from ?? ''} ${address}`;
+    const asked = this.#driven + address;
+    const key = `${from ?? ''} ${asked}`;
     const ahead = this.#ahead.get(key);
     // fetched ahead, it is good for one time: what is asked for later is asked anew
     this.#ahead.delete(key);
-    const reply = await (ahead ?? this.transport.ask(address, signal, from));
+    const reply = await (ahead ?? this.transport.ask(asked, signal, from));
     // pressed, a button finds its answer here at once
-    if (!signal.aborted && from === undefined) this.#answers.put(address, reply);
+    if (!signal.aborted && from === undefined) this.#answers.put(asked, reply);
     return reply;
   }
 
   /** Says that something failed; what was overtaken is not worth saying. */
   #fail(error: unknown, signal: AbortSignal): void {
     if (signal.aborted || (error as Error).name === 'AbortError') return;
+    this.#isKnown();
     const isRefused = error instanceof Refusal && error.status < 500 && error.status !== 429 && error.status !== 408;
     this.status = isRefused && !this.answer ? 'gone' : 'failed';
     // what is refused stays so until someone who builds the page mends it

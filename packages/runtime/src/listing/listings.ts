@@ -22,10 +22,26 @@ export function listingOf({ name, origin, prefix, scope, language }: Belongs): L
   const known = listings.get(key);
   if (known) return known;
   const id = [name, ...(prefix === null ? [] : [prefix]), ...(scope === '' ? [] : [scope])].map(encodeURIComponent);
-  const listing = new Listing(id.join('.'), new HttpTransport(origin, name, prefix, scope, language));
+  const transport = new HttpTransport(origin, name, prefix, scope, language);
+  const neighbours = { driverOf: (lens: string) => firstOf(origin, lens), changed: followAll };
+  const listing = new Listing(id.join('.'), transport, undefined, true, neighbours);
   listings.set(key, listing);
   void listing.load();
   return listing;
+}
+
+/** The first listing of a lens on the page. */
+function firstOf(origin: string, lens: string): Listing | undefined {
+  for (const [key, listing] of listings) {
+    const [from, name] = JSON.parse(key) as [string, string];
+    if (from === origin && name === lens) return listing;
+  }
+  return undefined;
+}
+
+/** Has the other listings look whether what they follow has changed. */
+function followAll(changed: Listing): void {
+  for (const one of listings.values()) if (one !== changed) void one.follow();
 }
 
 /** Lets a listing go once no element belongs to it any more. One that is only moved is there again at once. */
@@ -34,5 +50,6 @@ export function leave(listing: Listing): void {
     if (listing.isWatched) return;
     for (const [key, one] of listings) if (one === listing) listings.delete(key);
     listing.stop();
+    followAll(listing);
   });
 }

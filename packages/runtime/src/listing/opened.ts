@@ -2,8 +2,6 @@
 export class Opened {
   /** Facets whose long lists are open. */
   readonly lists = new Set<string>();
-  /** Whether the filters are open on a narrow page. */
-  filters = false;
   /** Facets that were folded or unfolded. */
   folds = new Map<string, boolean>();
   /** Branches of trees that were opened or closed, by facet and term. */

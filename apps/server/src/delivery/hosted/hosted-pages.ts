@@ -21,7 +21,7 @@ export class HostedPages {
     const address = queryOf(request);
     const said = splitAddress(address).find(({ name }) => name === languageName)?.value;
     const wanted = languagesIn(said ?? request.headers['accept-language']);
-    const ready = await this.service.ready(slug, which, { prefix: null, scope: '', languages: wanted });
+    const ready = await this.service.ready(slug, which, { prefix: null, scope: '', driven: '', languages: wanted });
     const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
     const now = Date.now();
     const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index, now);

@@ -9,47 +9,82 @@ import { Problem } from '../../problem/problem.js';
 import { fromRoot } from '../../shared/paths.js';
 import { SourcesService } from '../sources/sources.service.js';
 
-const sourceSlug = 'orrin-field-notes';
-const lensSlug = 'field-notes';
+/** A part of the demo: a source, and lenses on it or on one that was there before. */
+interface DemoPart {
+  file: string;
+  name: string;
+  source: string;
+  lenses: readonly { slug: string; source: string; name: string; note: string }[];
+}
+
+const parts: Record<string, DemoPart> = {
+  notes: {
+    file: 'field-notes.csv',
+    name: 'Orrin field notes',
+    source: 'orrin-field-notes',
+    lenses: [{ slug: 'field-notes', source: 'orrin-field-notes', name: 'Field notes', note: 'First notes page' }],
+  },
+  walks: {
+    file: 'walks.csv',
+    name: 'Orrin walks',
+    source: 'orrin-walks',
+    lenses: [
+      { slug: 'walks', source: 'orrin-walks', name: 'Walks', note: 'The calendar' },
+      { slug: 'notes-there', source: 'orrin-field-notes', name: 'Notes from there', note: 'Beside the calendar' },
+    ],
+  },
+};
 
 /**
- * Loads the demo once, through the same door as anyone's file. What a person takes away afterwards stays away; only
- * the address of the demo site is kept current.
+ * Loads each part of the demo once, through the same door as anyone's file. What a person takes away afterwards stays
+ * away; only the address of the demo site is kept current.
  * @param site  origin of the demo site
  */
 export async function loadDemo(app: NestFastifyApplication, site: string): Promise<void> {
   const database = app.get<DataSource>(getDataSourceToken());
-  const sources = app.get(SourcesService);
-  const lenses = app.get(LensesService);
-  if (await database.getRepository(Setting).findOneBy({ key: 'demo' })) {
-    await database.getRepository(Source).update({ slug: sourceSlug }, { site });
-    return;
+  const settings = database.getRepository(Setting);
+  const before = (await settings.findOneBy({ key: 'demo' }))?.value as { loaded?: unknown } | undefined;
+  // the first demos had the notes alone, and said only that they were loaded
+  const loaded = Array.isArray(before?.loaded) ? (before.loaded as string[]) : before?.loaded ? ['notes'] : [];
+  for (const { source } of Object.values(parts)) {
+    await database.getRepository(Source).update({ slug: source }, { site });
   }
-  const file = fromRoot('demo', 'dist', 'field-notes.csv');
-  if (!existsSync(file)) return;
-  await onlyIfNew(async () => {
-    await sources.bringIn({
-      path: file,
-      size: statSync(file).size,
-      fileName: 'field-notes.csv',
-      name: 'Orrin field notes',
-      slug: sourceSlug,
-      site,
-    });
-  });
-  await onlyIfNew(async () => {
-    const config = JSON.parse(readFileSync(fromRoot('demo', 'lens.json'), 'utf8')) as object;
-    await lenses.create({ name: 'Field notes', source: sourceSlug, slug: lensSlug, config });
-    await lenses.publish(lensSlug, 'First notes page', undefined);
-  });
-  await database.getRepository(Setting).save({ key: 'demo', value: { loaded: true } });
+  for (const [name, part] of Object.entries(parts)) {
+    if (loaded.includes(name)) continue;
+    if (!(await loadPart(app, part, site))) continue;
+    loaded.push(name);
+    await settings.save({ key: 'demo', value: { loaded } });
+  }
 }
 
-/** A first run cut short may have loaded part of it: what is there already is left as it is. */
+/** @returns whether there was something to load */
+async function loadPart(app: NestFastifyApplication, part: DemoPart, site: string): Promise<boolean> {
+  const sources = app.get(SourcesService);
+  const lenses = app.get(LensesService);
+  const path = fromRoot('demo', 'dist', part.file);
+  if (!existsSync(path)) return false;
+  await onlyIfNew(async () => {
+    const { file: fileName, name, source: slug } = part;
+    await sources.bringIn({ path, size: statSync(path).size, fileName, name, slug, site });
+  });
+  for (const { slug, source, name, note } of part.lenses) {
+    await onlyIfNew(async () => {
+      const config = JSON.parse(readFileSync(fromRoot('demo', 'lenses', `${slug}.json`), 'utf8')) as object;
+      await lenses.create({ name, source, slug, config });
+      await lenses.publish(slug, note, undefined);
+    });
+  }
+  return true;
+}
+
+/**
+ * A first run cut short may have loaded part of it: what is there already is left as it is. What stood on a source that
+ * a person took away is not brought either.
+ */
 async function onlyIfNew(load: () => Promise<void>): Promise<void> {
   try {
     await load();
   } catch (error) {
-    if (!(error instanceof Problem && error.code === 'slug-taken')) throw error;
+    if (!(error instanceof Problem && (error.code === 'slug-taken' || error.code === 'not-found'))) throw error;
   }
 }

@@ -4,6 +4,8 @@ import { useState, type ReactNode } from 'react';
 /** What every part of the results is set by. */
 export interface ResultsProps {
   lens: Lens;
+  /** Slug of the lens. */
+  slug: string;
   /** Slug of the source. */
   source: string;
   fields: readonly FieldDescription[];

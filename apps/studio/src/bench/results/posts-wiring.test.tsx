@@ -21,6 +21,7 @@ function Wiring({ config }: { config: object }) {
   return (
     <ResultsWiring
       {...{ lens, fields, dryRun }}
+      slug="mine"
       source="notes"
       posts={480}
       reads="en"
@@ -46,6 +47,20 @@ async function open(config: object = {}): Promise<void> {
   });
   page.answer('GET /sources/notes/posts?ids=n-7', { total: 1, page: 1, pages: 1, items: [post('n-7', 'Terns')] });
   page.answer('GET /sources/notes/posts?ids=gone', { total: 0, page: 1, pages: 1, items: [] });
+  page.answer('GET /lenses', [
+    { slug: 'mine', name: 'Mine' },
+    { slug: 'walks', name: 'Walks' },
+  ]);
+  page.answer('GET /lenses/walks', {
+    source: 'walks',
+    draft: lensOf({
+      facets: [
+        { key: 'sort-of', kind: 'checkboxes', field: 'sort', label: 'Sort of walk' },
+        { key: 'q', kind: 'search', fields: ['title'], label: 'Search' },
+      ],
+    }),
+  });
+  page.answer('GET /sources/walks/terms/sort', [term('sighting', 3), term('stroll', 4)]);
   await page.visit(<Wiring config={config} />, '/');
   await page.pressAndSettle('Posts');
 }
@@ -124,4 +139,19 @@ test('where nothing is found posts can stand besides the ways out: of all, or of
   expect(now().nothing.where).toEqual([{ field: 'kind', is: ['sighting'] }]);
   page.type('Posts to show where nothing is found', '');
   expect(now().nothing.where).toEqual([]);
+});
+
+test('choices in another lens of a page are followed by a field that has its terms, and how many it has is said', async () => {
+  await open();
+  await page.settle();
+  expect(page.texts('[aria-label="Follow another lens"] option')).toEqual(['What is chosen in…', 'Walks']);
+  page.type('Follow another lens', 'walks');
+  await page.settle();
+  expect(page.texts('[aria-label="Facet to follow"] button')).toEqual(['Sort of walk']);
+  await page.pressAndSettle('Sort of walk');
+  expect(now().follows).toEqual([{ lens: 'walks', facet: 'sort-of', field: 'kind' }]);
+  await page.settle();
+  expect(page.words).toContain('1 of its 2 terms are here too.');
+  page.press('No longer follow Sort of walk in Walks');
+  expect(now().follows).toEqual([]);
 });

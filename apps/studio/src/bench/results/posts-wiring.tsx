@@ -3,6 +3,7 @@ import { ArrowUp, Ban, Pin, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { useApi } from '../../api/api.js';
 import { figure } from '../../shared/figures.js';
+import { FollowsWiring } from './follows-wiring.js';
 import { NothingWiring } from './nothing-wiring.js';
 import { NumberBox, type ResultsProps } from './parts.js';
 import { TermCondition } from './term-condition.js';
@@ -20,6 +21,7 @@ const lists: Record<List, { title: string; verb: string; Icon: typeof Pin }> = {
 /** Which posts the lens sees: by their terms, by hand, and how many. */
 export function PostsWiring({
   lens,
+  slug,
   source,
   fields,
   dryRun,
@@ -99,7 +101,8 @@ export function PostsWiring({
           }}
         />
       </section>
-      <NothingWiring lens={lens} source={source} fields={fields} onEdit={onEdit} />
+      <FollowsWiring {...{ lens, slug, source, fields, onEdit }} />
+      <NothingWiring {...{ lens, slug, source, fields, onEdit }} />
     </>
   );
 }

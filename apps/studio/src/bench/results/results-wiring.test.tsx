@@ -32,6 +32,7 @@ function drawn(config: object = {}, tab = '', reads = 'en'): { lenses: Lens[]; t
   page.draw(
     <ResultsWiring
       lens={lens}
+      slug="mine"
       source="notes"
       fields={fields}
       posts={480}
