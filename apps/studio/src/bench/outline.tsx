@@ -88,7 +88,7 @@ export function Outline({
             {lens.facets.map((facet, i) => {
               const hue = hues.get(facet.key)!;
               const inHand = facet.key === focus;
-              const label = facetLabel(facet, fields, lens.language);
+              const label = facetLabel(facet, fields, lens);
               const bad =
                 warningsOf(lens, facet, fields).length > 0 ||
                 problem?.errors.some((error) => error.pointer.startsWith(`/config/facets/${i}/`));

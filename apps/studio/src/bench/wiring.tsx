@@ -51,7 +51,7 @@ export function Wiring({
   const kind = kindOf(facet);
   const reads = kind.finding ? undefined : kind.fields(facet)[0];
   const field = fields.find((one) => one.key === reads);
-  const label = facetLabel(facet, fields, lens.language);
+  const label = facetLabel(facet, fields, lens);
   const change = (patch: Partial<Facet>, topic?: string) => onEdit(changeFacet(lens, facet.key, patch), topic);
   const at = lens.facets.indexOf(facet);
   const errors = problem?.errors.filter((error) => error.pointer.startsWith(`/config/facets/${at}/`)) ?? [];
@@ -117,7 +117,7 @@ export function Wiring({
         <ThereWiring
           lens={lens}
           facet={facet}
-          labelOf={(one) => facetLabel(one, fields, lens.language)}
+          labelOf={(one) => facetLabel(one, fields, lens)}
           onChange={(patch) => change(patch)}
         />
         <section className="section">
@@ -127,7 +127,7 @@ export function Wiring({
               aria-label="Label visitors read"
               value={facet.label}
               maxLength={120}
-              placeholder={facetLabel({ ...facet, label: '' }, fields, lens.language)}
+              placeholder={facetLabel({ ...facet, label: '' }, fields, lens)}
               onChange={(event) => change({ label: event.target.value }, `label ${facet.key}`)}
             />
           </Row>

@@ -43,7 +43,7 @@ function makePlan(index: PostIndex, lens: Lens): Plan {
     const kind = kindOf(facet);
     const columns = kind.columns(index, lens, facet);
     const shown = kind.shown(facet, columns);
-    return { label: facetLabel(facet, index.fields, lens.language), ...columns, shown, common: [] };
+    return { label: facetLabel(facet, index.fields, lens), ...columns, shown, common: [] };
   });
   const pinned = numbersOf(index, lens.scope.pinned);
   return { scope, pinned, items: itemPlan(index, lens), facets, commonFrom: leastCommon(index, facets) };

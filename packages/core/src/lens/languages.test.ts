@@ -107,3 +107,12 @@ test('a further language, and other words in it, are told before a release', () 
     'Some words read differently in other languages',
   ]);
 });
+
+test('what stands in for a label is in the lens’s own words where it has some', () => {
+  const config = {
+    facets: [{ key: 'q', kind: 'search', fields: ['place'] }],
+    sort: { options: [{ key: 'new', field: 'day', order: 'desc' }] },
+    texts: { search: 'Look for', newest: 'Latest' },
+  };
+  expect(lensTexts(lensWith(config), fields).map(({ text }) => text)).toEqual(['Look for', 'Latest', 'min']);
+});

@@ -66,11 +66,11 @@ export function lensTexts(lens: Lens, fields: readonly Field[]): LensText[] {
   };
   for (const facet of lens.facets) {
     withTexts(facet, (path, text) => {
-      add(`facets/${facet.key}/${path}`, path === 'label' ? facetLabel(facet, fields, lens.language) : text);
+      add(`facets/${facet.key}/${path}`, path === 'label' ? facetLabel(facet, fields, lens) : text);
       return text;
     });
   }
-  for (const option of lens.sort.options) add(`sort/${option.key}/label`, sortLabel(option, fields, lens.language));
+  for (const option of lens.sort.options) add(`sort/${option.key}/label`, sortLabel(option, fields, lens));
   for (const part of lens.card.parts) add(`card/${part.field}/words`, part.words);
   return texts;
 }

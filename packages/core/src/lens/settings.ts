@@ -1,10 +1,9 @@
 import { kindOf, type FacetKind, type OwnSettings } from '../kinds/kinds.js';
 import type { Field } from '../model/post.js';
 import { sizesOf } from '../paging/paging.js';
-import { wordsOf, type Texts } from '../model/texts.js';
-import { wordSet } from '../model/word-sets.js';
+import type { Texts } from '../model/texts.js';
 import { cardParts } from './card.js';
-import { facetLabel, sortLabel } from './label.js';
+import { facetLabel, sortLabel, textsOf } from './label.js';
 import { defaultSort, type CardPart, type Lens } from './lens.js';
 
 /** What a page needs to know of one facet to draw it. */
@@ -51,7 +50,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     facets: lens.facets.map((facet) => ({
       key: facet.key,
       kind: facet.kind,
-      label: facetLabel(facet, fields, lens.language),
+      label: facetLabel(facet, fields, lens),
       visible: facet.visible,
       single: kindOf(facet).isSingle(facet),
       counts: 'counts' in facet ? facet.counts : false,
@@ -60,12 +59,12 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
       dependsOn: facet.dependsOn,
       ...kindOf(facet).settings(facet),
     })),
-    sort: lens.sort.options.map((option) => ({ key: option.key, label: sortLabel(option, fields, lens.language) })),
+    sort: lens.sort.options.map((option) => ({ key: option.key, label: sortLabel(option, fields, lens) })),
     defaultSort: defaultSort(lens)?.key ?? null,
     paging: { ...lens.paging, sizes: sizesOf(lens.paging) },
     card: cardParts(lens, fields),
     look: lens.look,
-    texts: wordsOf(lens.texts, wordSet(lens.language)),
+    texts: textsOf(lens),
     address: lens.address,
     follows: lens.follows,
     source,

@@ -31,7 +31,7 @@ export function OrderWiring({ lens, fields, onEdit }: ResultsProps) {
             key={option.key}
             option={option}
             fields={fields}
-            label={sortLabel(option, fields, lens.language)}
+            label={sortLabel(option, fields, lens)}
             isFirst={(lens.sort.default || options[0]!.key) === option.key}
             canMove={[at > 0, at < options.length - 1]}
             onFirst={() => onEdit({ ...lens, sort: { ...lens.sort, default: option.key } })}
