@@ -614,6 +614,8 @@ export interface components {
       detail: string;
       errors?: components['schemas']['FieldProblem'][];
     };
+    /** @description Where a post of the first page stands by a search's weights, and where it would without them. */
+    RankMove: core.RankMove;
     /** @description A record that did not become a post, or a value that could not be read. */
     Rejection: core.Rejection;
     ReleaseMade: {

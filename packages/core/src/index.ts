@@ -32,6 +32,7 @@ export * from './lens/settings.js';
 export * from './dry-run/dry-run.js';
 export * from './lens/warnings.js';
 export * from './dry-run/effects.js';
+export * from './dry-run/rank-moves.js';
 export * from './model/answer.js';
 export * from './model/notice.js';
 export * from './model/selection.js';

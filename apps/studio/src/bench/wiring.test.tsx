@@ -203,12 +203,35 @@ test('a search looks in what can be read, and always somewhere', async () => {
   expect(page.words).toContain('= words');
 });
 
+test('a field of a search counts by its weight, and what the weights do to the first page is listed', async () => {
+  const config = { key: 'q', kind: 'search', fields: ['title', 'habitat'], weights: { habitat: 4 } };
+  const moves = {
+    q: [
+      { id: 'a', title: 'Terns', before: 3 },
+      { id: 'b', title: 'Waders', before: 2 },
+      { id: 'c', title: 'Gulls', before: 1 },
+      { id: 'd', title: 'Eels', before: null },
+    ],
+  };
+  const { lenses } = await drawn({ facets: [config] }, { dryRun: { answer: { facets: [] }, effects: {}, moves } });
+  expect(page.named<HTMLInputElement>('Weight of The habitat').value).toBe('4');
+  expect(page.texts('[aria-label="First page by these weights"] li')).toEqual([
+    '1Terns↑22 places up',
+    '2Wadersstays',
+    '3Gulls↓22 places down',
+    '4Eelsnew here',
+  ]);
+  page.type('Weight of The title', '7');
+  page.press('Usual weights');
+  expect(lenses.map((lens) => (lens.facets[0] as { weights: object }).weights)).toEqual([{ habitat: 4, title: 7 }, {}]);
+});
+
 test('a range is shown by where its posts are, under all other facets', async () => {
   const answered = {
     ...{ key: 'minutes', bounds: { from: 5, to: 1200 } },
     buckets: [4, 0, 100, 1].map((count, i) => ({ from: i * 300, count })),
   };
-  const dryRun = { answer: { facets: [answered] }, effects: {} };
+  const dryRun = { answer: { facets: [answered] }, effects: {}, moves: {} };
   await drawn({ facets: [{ key: 'minutes', kind: 'number-range', field: 'minutes' }] }, { dryRun });
   const heights = [...page.element.querySelectorAll<HTMLElement>('.items-end > span')].map((bar) => bar.style.height);
   // the lowest can still be seen, and none is none
@@ -218,7 +241,7 @@ test('a range is shown by where its posts are, under all other facets', async ()
 });
 
 test('a range that no post has a value in says so', async () => {
-  const dryRun = { answer: { facets: [{ key: 'day', bounds: null, buckets: [] }] }, effects: {} };
+  const dryRun = { answer: { facets: [{ key: 'day', bounds: null, buckets: [] }] }, effects: {}, moves: {} };
   await drawn({ facets: [{ key: 'day', kind: 'date-range', field: 'day' }] }, { dryRun });
   expect(page.words).toContain('No post that passes the others has a value here.');
 });

@@ -8,6 +8,7 @@ import type { PostIndex } from '../engine/index/post-index.js';
 import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
 import { matchEffects, type MatchEffect } from './effects.js';
+import { rankMoves, type RankMove } from './rank-moves.js';
 import { settingsOf, type Settings } from '../lens/settings.js';
 
 /** All the Bench shows of a lens at an address. */
@@ -15,6 +16,8 @@ export interface DryRun {
   settings: Settings;
   answer: Answer;
   effects: Record<string, MatchEffect>;
+  /** Of searches with weights of their own: what these do to the first page. */
+  moves: Record<string, RankMove[]>;
 }
 
 /**
@@ -67,9 +70,11 @@ export function dryRunOfQuestion(
   query: Query,
   notices: readonly Notice[],
 ): DryRun {
+  const answered = answer(index, query, notices);
   return {
     settings: pageSettings(index, lens, source),
-    answer: answer(index, query, notices),
+    answer: answered,
     effects: matchEffects(index, query),
+    moves: rankMoves(index, query, answered),
   };
 }
