@@ -93,3 +93,29 @@ test('what stands in place of the list while it loads has the shape the list had
   expect(await browser.run(`return document.querySelectorAll('.ivy-ghost-facet').length`)).toBe(facets);
   expect(await browser.run(`return document.querySelectorAll('.ivy-ghost[data-picture]').length`)).toBe(12);
 });
+
+test('cards go to their new places on a choice, unless a visitor wants no motion', async () => {
+  const moves = () => browser.run<number>('return window.moves');
+  const choose = async () => {
+    await open(stage.site, fast);
+    await browser.run(`window.moves = 0; const start = document.startViewTransition.bind(document);
+      document.startViewTransition = (draw) => { window.moves++; return start(draw); }`);
+    // what moves them comes once the page is at rest
+    await browser.until('it is there', () =>
+      browser.run(`return performance.getEntriesByType('resource').some(({ name }) => name.includes('ivy-later'))`),
+    );
+    await browser.press('[data-facet=habitat] input', 'Mudflat');
+    await browser.untilText('.ivy-count-line', '107 notes');
+    await browser.press('[data-facet=kind] input', 'Survey');
+    await browser.untilSearch('?habitat=mudflat&kind=survey');
+    await browser.until('all is still', () => browser.run(`return !document.querySelector('[data-moving]')`));
+  };
+  await choose();
+  expect(await moves()).toBe(2);
+  await browser.command('Emulation.setEmulatedMedia', {
+    features: [{ name: 'prefers-reduced-motion', value: 'reduce' }],
+  });
+  await choose();
+  expect(await moves()).toBe(0);
+  await browser.command('Emulation.setEmulatedMedia', { features: [] });
+});

@@ -321,6 +321,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/draft/listing/{known}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['drafts-listing'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/lenses/{slug}/draft/terms/{facet}': {
     parameters: {
       query?: never;
@@ -1577,6 +1593,52 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['Results'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'drafts-listing': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        known: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description What the page script would ask for, were the draft released. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PageReply'];
         };
       };
       default: {

@@ -14,6 +14,7 @@ import { html, render } from 'lit-html';
 import { drawChips } from '../src/draw/chips.js';
 import { drawCount, drawSize, drawSort } from '../src/draw/count-and-sort.js';
 import { drawFacets } from '../src/draw/facets.js';
+import { fetchLater } from '../src/draw/with-later.js';
 import { drawPager } from '../src/paging/paging.js';
 import { Listing } from '../src/listing/listing.js';
 import { HttpTransport } from '../src/listing/transport.js';
@@ -96,6 +97,7 @@ export class Visit {
 
   /** Comes to a listing with some facets and waits until it is there. */
   static async to(facets: object[], more: object = {}): Promise<Visit> {
+    await fetchLater();
     const visit = new Visit({ facets, paging: { size: 4 }, ...more });
     await visit.listing.load();
     return visit;

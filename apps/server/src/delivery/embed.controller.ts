@@ -1,9 +1,10 @@
-import { Controller, Get, Param, Res } from '@nestjs/common';
+import { Controller, Get, Param, Req, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
-import type { FastifyReply } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createReadStream, existsSync } from 'node:fs';
 import { Problem } from '../problem/problem.js';
 import { fromRoot } from '../shared/paths.js';
+import { packedFile } from './packed-file.js';
 
 /** What sites load: the page script, its sheet, and the letters that pages of ours are set in. */
 @ApiExcludeController()
@@ -11,7 +12,7 @@ import { fromRoot } from '../shared/paths.js';
 export class EmbedController {
   /** The page script, its sheet, and what it fetches when it is needed. */
   @Get('embed/:file')
-  file(@Param('file') name: string, @Res() reply: FastifyReply): void {
+  file(@Param('file') name: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): void {
     const kind = /^ivy-[\w-]{1,60}\.(js|css)$/.exec(name)?.[1];
     const file = fromRoot('packages', 'runtime', 'dist', name);
     if (kind === undefined || !existsSync(file)) throw missing(name);
@@ -22,7 +23,11 @@ export class EmbedController {
       .header('access-control-allow-origin', '*')
       .header('cross-origin-resource-policy', 'cross-origin')
       .header('cache-control', lasts)
-      .send(createReadStream(file));
+      .header('vary', 'accept-encoding');
+    const accepted = request.headers['accept-encoding'] ?? '';
+    const encoding = (['br', 'gzip'] as const).find((one) => new RegExp(`\\b${one}\\b(?!\\s*;\\s*q=0)`).test(accepted));
+    if (encoding) void reply.header('content-encoding', encoding).send(packedFile(file)[encoding]);
+    else void reply.send(createReadStream(file));
   }
 
   @Get('preview-font.woff2')

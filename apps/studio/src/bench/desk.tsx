@@ -9,6 +9,7 @@ import {
   type PointerEvent,
   type RefObject,
 } from 'react';
+import { BudgetLine } from './budget-line.js';
 
 const widths = [
   { width: 390, name: 'Phone', Icon: Smartphone },
@@ -149,6 +150,7 @@ export function Desk({ slug, name, frame, state, address, language, saves, onSta
           onDrag={setDragging}
         />
       </div>
+      <BudgetLine {...{ slug, frame, address, saves, width }} />
     </main>
   );
 }

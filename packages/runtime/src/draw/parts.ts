@@ -1,4 +1,4 @@
-import type { FacetView, Link, OptionView } from '@ivy/view';
+import type { FacetView, OptionView } from '@ivy/view';
 import { toggle } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
@@ -20,13 +20,4 @@ export function pickOption(listing: Listing, facet: FacetView, { value }: Option
   const own = listing.drawn?.facets.find(({ key }) => key === facet.key);
   const options = own && 'options' in own ? own.options : [];
   void listing.pick(toggle(listing.choices, { key: facet.key, options }, value, single));
-}
-
-/** Goes where a link leads without leaving the page, unless it is asked for in a new tab or window. */
-export function follow(link: Link, go: (choices: Link['choices']) => void): (event: MouseEvent) => void {
-  return (event) => {
-    if (event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
-    event.preventDefault();
-    go(link.choices);
-  };
 }

@@ -3,7 +3,8 @@ import { html, type TemplateResult } from 'lit-html';
 import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 import { drawFind, drawMoreTerms } from './find.js';
-import { drawCount, follow } from './parts.js';
+import { follow } from './follow.js';
+import { drawCount } from './parts.js';
 
 type Press = PressesControl['options'][number];
 

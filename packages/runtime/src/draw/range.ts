@@ -1,13 +1,13 @@
-import { fill, zoneDays, type Bucket } from '@ivy/core';
-import { barsOf, choose, dayExample, endsOf, endText, isDay, type FacetView, type RangeControl } from '@ivy/view';
+import { fill, zoneDays } from '@ivy/core';
+import { barsOf, choose, dayExample, endsOf, isDay, type FacetView, type RangeControl } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
 import { partId } from './parts.js';
-import { drawSlider, type SliderRange } from './slider.js';
+import { withLater } from './with-later.js';
 
 /** What is drawn of a range, and how an end of it is set. */
-interface Drawn {
+export interface Drawn {
   listing: Listing;
   facet: FacetView;
   control: RangeControl;
@@ -149,77 +149,15 @@ function drawDay({ control, from, set }: Drawn): TemplateResult {
   />`;
 }
 
-/** Thumbs go from bar to bar over days, and by steps over numbers. */
-function drawThumbs({ listing, facet, control, from, to, set }: Drawn): TemplateResult | typeof nothing {
-  if (!control.bounds || control.buckets.length < 2) return nothing;
-  const { texts } = listing.settings!;
-  const scale = control.of === 'days' ? dayScale(control) : numberScale(control);
-  const value = (low: number, high: number): [string, string] => [
-    low <= 0 ? '' : scale.from(low),
-    high >= scale.steps ? '' : scale.to(high),
-  ];
-  const range: SliderRange = {
-    steps: scale.steps,
-    from: from === '' ? 0 : scale.stepOf(from, 'from'),
-    to: to === '' ? scale.steps : scale.stepOf(to, 'to'),
-    label: (end) => `${control.label}: ${texts[end]}`,
-    text: (end, step) => endText(control.of, end === 'from' ? scale.from(step) : scale.to(step), listing.settings!),
-    onMove: (low, high) => {
-      const [a, b] = value(low, high);
-      listing.opened.sliding.set(facet.key, `${a || '..'}/${b || '..'}`);
-      listing.redraw();
-    },
-    onSet: (low, high) => {
-      listing.opened.forgetTyped(facet.key);
-      set(...value(low, high));
-    },
-  };
-  return drawSlider(range);
-}
-
-/** Steps of a slider, and what an end at a step stands for. */
-interface Scale {
-  steps: number;
-  from: (step: number) => string;
-  to: (step: number) => string;
-  stepOf: (value: string, end: 'from' | 'to') => number;
-}
-
-function dayScale(control: RangeControl): Scale {
-  const buckets = control.buckets as readonly Bucket<string>[];
-  const steps = buckets.length;
-  const at = (step: number) => buckets[Math.max(0, Math.min(step, steps - 1))]!;
-  return {
-    steps,
-    from: (step) => at(step).from,
-    to: (step) => at(step - 1).to,
-    stepOf: (value, end) => {
-      const index = buckets.findIndex((bucket) => value <= bucket.to);
-      const found = index < 0 ? steps : index;
-      return end === 'from' ? found : Math.min(steps, found + 1);
-    },
-  };
-}
-
-function numberScale(control: RangeControl): Scale {
-  const buckets = control.buckets as readonly Bucket<number>[];
-  const bounds = control.bounds as { from: number; to: number };
-  const low = Math.min(bounds.from, buckets[0]!.from);
-  const high = bounds.to;
-  const whole = buckets.every((bucket) => Number.isInteger(bucket.from) && Number.isInteger(bucket.to));
-  const step = control.step ?? (whole ? 1 : (high - low) / 100);
-  const steps = Math.max(1, Math.min(1000, Math.ceil((high - low) / step)));
-  const size = (high - low) / steps;
-  const at = (n: number) => {
-    const number = Math.min(high, low + n * Math.max(step, size));
-    return String(whole ? Math.round(number) : Number(number.toFixed(2)));
-  };
-  return {
-    steps,
-    from: at,
-    to: at,
-    stepOf: (value) => Math.max(0, Math.min(steps, Math.round((Number(value) - low) / Math.max(step, size)))),
-  };
+/** Thumbs on a track. Until what draws them is there they have their room. */
+function drawThumbs(drawn: Drawn): TemplateResult | typeof nothing {
+  const { bounds, buckets } = drawn.control;
+  if (!bounds || buckets.length < 2) return nothing;
+  const thumbs = withLater(
+    () => drawn.listing.redraw(),
+    (later) => later.drawThumbs({ html, live }, drawn),
+  );
+  return thumbs === nothing ? html`<div class="ivy-slider"></div>` : thumbs;
 }
 
 function drawHistogram({ control, from, to }: Drawn): TemplateResult | typeof nothing {

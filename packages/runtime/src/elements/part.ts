@@ -106,7 +106,9 @@ export abstract class Part extends HTMLElement {
     this.listing = listing;
     listing.base = this.base ?? listing.base;
     this.#unwatch = listing.watch((what) => {
-      this.redraw();
+      const draw = () => this.draw();
+      const moves = what === 'answer' && listing.moves && withLater(draw, (later) => later.move(this, draw));
+      if (moves !== true) this.redraw();
       if (!what) return;
       const { choices: query, answer } = listing;
       this.dispatchEvent(new CustomEvent(`ivy:${what}`, { bubbles: true, detail: { query, answer } }));

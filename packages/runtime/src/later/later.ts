@@ -3,5 +3,8 @@
  * page script's drawing library does not come a second time.
  */
 export { drawEmpty } from './empty.js';
+export { drawMore } from './more.js';
+export { move } from './move.js';
 export { watchNearness } from './near.js';
 export { drawSheet } from './sheet.js';
+export { drawThumbs } from './thumbs.js';

@@ -46,6 +46,8 @@ export class Listing {
   base = '';
   /** Whether an answer is on its way. */
   waiting = true;
+  /** Whether the newest answer is to a single choice: posts then go to their new places. */
+  moves = false;
   /** Whether the posts of a further page are on their way, to be put below. */
   loadsMore = false;
   /** What it looked like when it was last here. */
@@ -120,7 +122,7 @@ export class Listing {
 
   /** Asks for what the address says. */
   load(): Promise<void> {
-    this.#picked = false;
+    this.#picked = this.moves = false;
     return this.ask(this.bar.search, false);
   }
 
@@ -136,6 +138,7 @@ export class Listing {
     this.pending = undefined;
     this.bar.write(address, how === 'typing' && this.#typing ? 'replace' : 'push');
     this.#typing = how === 'typing';
+    this.moves = how === 'push';
     this.opened.loads = 0;
     this.#tell('change');
     await this.ask(address, true);
@@ -167,6 +170,7 @@ export class Listing {
     const choices = this.#next();
     // what is chosen but not answered yet has other posts: the next ones of these would not fit below
     if (!answer || !choices || this.loadsMore || this.waiting) return;
+    this.moves = false;
     const address = this.#address(choices);
     const running = (this.#running = new AbortController());
     this.loadsMore = true;

@@ -1,6 +1,6 @@
 import type { NumbersView, PageLink } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit-html';
-import { follow } from '../draw/parts.js';
+import { follow } from '../draw/follow.js';
 import type { Listing } from '../listing/listing.js';
 
 /** Numbers to press. The page one points at is fetched before the press. */

@@ -1,8 +1,8 @@
 import { pagerView } from '@ivy/view';
-import { nothing, type TemplateResult } from 'lit-html';
+import { html, nothing, type TemplateResult } from 'lit-html';
 import { shownOf } from '../draw/shown.js';
 import type { Listing } from '../listing/listing.js';
-import { drawMore } from './more.js';
+import { withLater } from '../draw/with-later.js';
 import { drawNumbers } from './numbers.js';
 
 /**
@@ -13,5 +13,9 @@ export function drawPager(listing: Listing, onGo: () => void): TemplateResult | 
   const shown = shownOf(listing);
   const view = shown && pagerView(shown);
   if (!view) return nothing;
-  return view.form === 'more' ? drawMore(listing, view) : drawNumbers(listing, view, onGo);
+  if (view.form === 'numbers') return drawNumbers(listing, view, onGo);
+  return withLater(
+    () => listing.redraw(),
+    (later) => later.drawMore(html, listing, view),
+  );
 }

@@ -4,7 +4,7 @@ import { ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, IsTagged, Refuses, TakesPageQuery } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { findTermsOf, isFresh, pageQueryOf } from '../../delivery/results.controller.js';
-import { ResultsService, type Results } from '../../delivery/results.service.js';
+import { ResultsService, tagOfFrame, type PageReply, type Results } from '../../delivery/results.service.js';
 import { DryRunBody } from './lens.bodies.js';
 import { DryRunsService } from './dry-runs.service.js';
 
@@ -30,6 +30,23 @@ export class DraftsController {
     const ready = await this.service.ready(slug, 'draft', own);
     if (isFresh(request, reply, ready.etag)) return;
     return this.service.results(ready, await this.service.question(ready, address));
+  }
+
+  @Get('listing/:known')
+  @TakesPageQuery()
+  @IsTagged()
+  @Answers('PageReply', { says: 'What the page script would ask for, were the draft released.' })
+  async listing(
+    @Param('slug') slug: string,
+    @Param('known') known: string,
+    @Req() request: FastifyRequest,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<PageReply | void> {
+    const { own, address, from } = pageQueryOf(request);
+    const ready = await this.service.ready(slug, 'draft', own);
+    if (isFresh(request, reply, ready.etag)) return;
+    const question = await this.service.question(ready, address, undefined, from);
+    return this.service.page(ready, question, known === tagOfFrame(ready.etag));
   }
 
   @Get('terms/:facet')

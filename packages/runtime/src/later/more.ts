@@ -1,10 +1,10 @@
 import type { MoreView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit-html';
-import { follow } from '../draw/parts.js';
+import type { html as Html, TemplateResult } from 'lit-html';
+import { follow } from '../draw/follow.js';
 import type { Listing } from '../listing/listing.js';
 
 /** A press for the next posts. A link, so that it also leads there in a new tab. */
-export function drawMore(listing: Listing, view: MoreView): TemplateResult {
+export function drawMore(html: typeof Html, listing: Listing, view: MoreView): TemplateResult {
   const { more, left, shown, link } = view;
   const press = () => {
     // one post may be in several listings of a page
@@ -23,7 +23,7 @@ export function drawMore(listing: Listing, view: MoreView): TemplateResult {
   return html`<nav class="ivy-pager ivy-next-pager" aria-label=${view.label}>
     ${
       more === null
-        ? nothing
+        ? ''
         : html`<a
             class="ivy-next"
             href=${link.href}
