@@ -26,6 +26,7 @@ const coreRooms = [
   'fields',
   'kinds',
   'paging',
+  'card',
   'lens',
   'address',
   'answer',

@@ -49,9 +49,14 @@ for (const name of isPageAlone ? [] : asked.length > 0 ? asked : ['10k', '100k']
 }
 
 if (wants('page')) {
-  const { facets, terms, first, update } = await measurePage();
+  const { facets, terms, first, update, hundred, shift, paint, pictures, bytes } = await measurePage();
   console.log(`\na page of 480 posts, ${facets} facets, ${terms} terms in sight`);
-  console.log(`  scripting to the first cards ${ms(first)}, for each choice after ${ms(update)}`);
+  console.log(
+    `  scripting to the first cards ${ms(first)}, for each choice after ${ms(update)}; of 100 cards ${ms(hundred)}`,
+  );
+  console.log(`  layout shift ${shift.fast.toFixed(4)}, on a slow network ${shift.slow.toFixed(4)}`);
+  console.log(`  largest paint after ${ms(paint.listing)}, of the same page without a listing ${ms(paint.bare)}`);
+  console.log(`  ${pictures - 1} of 12 pictures fetched; page script ${(bytes.script / 1000).toFixed(1)} kB`);
   for (const size of [480, 10_000]) {
     const change = await measureBench(size, lensConfig);
     console.log(

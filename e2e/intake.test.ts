@@ -24,10 +24,10 @@ function file(name: string, text: string): string {
 
 test('a broken file gets a clear sentence and changes nothing', async () => {
   await browser.go(`${stage.studio}/sources`);
-  await browser.untilText('main', '1 source');
+  await browser.untilText('main', '2 sources');
   await (await browser.find('input[type=file]')).sendKeys(file('walks.json', '[{"title": "One"},\n{"title": }]'));
   await browser.untilText('[role=alert]', 'walks.json: The JSON is broken near line 2');
-  expect(await browser.text('main')).toContain('1 source');
+  expect(await browser.text('main')).toContain('2 sources');
 });
 
 test('a file of one’s own becomes a source, its fields found, and a sensible lens on it', async () => {

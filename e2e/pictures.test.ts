@@ -79,18 +79,13 @@ const views: View[] = [
     prepare: () => wiringOf('observed', 'Bounds'),
   },
   {
-    name: 'bench-numbers',
-    path: '/lenses/field-notes?minutes=3/8&kind=survey',
-    prepare: () => wiringOf('minutes', 'Bounds'),
-  },
-  {
     name: 'bench-search',
     path: '/lenses/field-notes?q=tern',
-    prepare: () => wiringOf('q', 'Looks in'),
+    prepare: () => weighSearch(),
   },
   { name: 'bench-posts', path: '/lenses/field-notes', prepare: () => choosePosts() },
   { name: 'bench-order', path: '/lenses/field-notes', prepare: () => resultsOf('Order', 'in use at first') },
-  { name: 'bench-words', path: '/lenses/field-notes', prepare: () => resultsOf('Words', 'Visitors read') },
+  { name: 'bench-words', path: '/lenses/field-notes', prepare: () => speakGerman() },
   {
     name: 'bench-plain',
     path: '/lenses/field-notes?habitat=mudflat',
@@ -120,11 +115,17 @@ const views: View[] = [
     prepare: () => browser.find('.ivy-way'),
   },
   {
-    name: 'demo-site-tablet',
-    path: '/?place=cobb-lane&kind=survey',
-    size: [834, 1112],
+    name: 'walks',
+    path: '/walks?place=inner-estuary',
     onSite: true,
-    prepare: () => browser.find('.ivy-card'),
+    prepare: () => browser.untilText('.there', '232 notes'),
+  },
+  {
+    name: 'walks-phone',
+    path: '/walks?place=inner-estuary&kind=bird-count',
+    size: [390, 844],
+    onSite: true,
+    prepare: () => browser.find('.walks .ivy-card'),
   },
   {
     name: 'demo-site-sheet',
@@ -185,22 +186,52 @@ async function resultsOf(tab: string, words: string): Promise<void> {
   await browser.untilText('[aria-label=Wiring]', words);
 }
 
-/** Which posts: by a kind, and by hand. */
-async function choosePosts(): Promise<void> {
+/** Opens the Bench of a copy, so that what is done to it is in no other picture. */
+async function openCopy(slug: string, search = ''): Promise<void> {
   const lenses = `${stage.studio}/api/v1/lenses`;
   const { draft } = (await (await fetch(`${lenses}/field-notes`)).json()) as { draft: object };
-  await fetch(lenses, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'Field notes', slug: 'posts', source: 'orrin-field-notes', config: draft }),
-  });
-  await browser.go(`${stage.studio}/lenses/posts`);
+  const body = JSON.stringify({ name: 'Field notes', slug, source: 'orrin-field-notes', config: draft });
+  await fetch(lenses, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+  await browser.go(`${stage.studio}/lenses/${slug}${search}`);
+}
+
+/** Which posts: by a kind, and by hand. */
+async function choosePosts(): Promise<void> {
+  await openCopy('posts');
   await resultsOf('Posts', 'posts are in the listing');
   await (await browser.find('[aria-label="Only posts with some terms"]')).sendKeys('Kind', Key.TAB);
   await browser.press('[aria-label^="Only posts with Kind"] li:nth-child(2) input');
   await (await browser.find('#find-post')).sendKeys('tern');
   await browser.press('[aria-label="Posts found"] li:nth-child(1) button');
   await browser.untilText('[aria-label="First of all"]', 'tern');
+}
+
+/** A summary that counts for more than a title. */
+async function weighSearch(): Promise<void> {
+  await openCopy('weighed', '?q=tern');
+  await wiringOf('q', 'Looks in');
+  const weight = await browser.find('[aria-label="Weight of Summary"]');
+  for (let n = 0; n < 4; n++) await weight.sendKeys(Key.ARROW_RIGHT);
+  await browser.find('[aria-label="First page by these weights"] li');
+  await browser.until('it is answered', async () => !(await browser.text('[aria-label=Wiring]')).includes('…'));
+}
+
+/** A second language, beside the lens's own. */
+async function speakGerman(): Promise<void> {
+  await openCopy('spoken');
+  await resultsOf('Words', 'Visitors read');
+  await browser.press('button', 'Language');
+  await (await browser.find('[aria-label="Tag of the language"]')).sendKeys('de', Key.ENTER);
+  const words = {
+    'Kind of note': 'Art der Notiz',
+    Habitat: 'Lebensraum',
+    Place: 'Ort',
+    'Species group': 'Artengruppe',
+  };
+  for (const [before, own] of Object.entries(words)) {
+    await (await browser.named('textarea', `In place of “${before}”`)).sendKeys(own);
+  }
+  await browser.inFrame(() => browser.untilText('ivy-lens', 'Artengruppe'));
 }
 
 async function changeSomething(): Promise<void> {

@@ -54,8 +54,10 @@ test('a page further keeps the choice; another choice goes back to the first pag
   await browser.press('.ivy-page', 'Page 2');
   await browser.untilSearch('?habitat=mudflat&page=2');
   await browser.until('page 2 is marked', async () => (await browser.text('.ivy-page[aria-current]')) === '2');
+  const before = await titles();
   await browser.press('[data-facet=kind] input', 'Survey');
   await browser.untilSearch('?habitat=mudflat&kind=survey');
+  await untilTitles('other cards', (all) => all.join() !== before.join());
 });
 
 test('back and forward restore choices, page and results', async () => {

@@ -286,9 +286,9 @@ test('choices can wait for a button, and visitors can read in another language',
   await browser.press('[aria-label="A choice counts"] button', 'on a button');
   await onPage(() => browser.find('.ivy-apply'));
   await browser.press('[role=tab]', 'Words');
-  await browser.find('#language');
+  await browser.find('[aria-label="Language of the lens"]');
   await browser.run(
-    `const box = document.querySelector('#language'); box.value = 'de'; box.dispatchEvent(new Event('change', { bubbles: true }))`,
+    `const box = document.querySelector('[aria-label="Language of the lens"]'); box.value = 'de'; box.dispatchEvent(new Event('change', { bubbles: true }))`,
   );
   await onPage(() => browser.untilText('.ivy-clear', 'Alles zurücksetzen'));
 });

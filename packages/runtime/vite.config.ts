@@ -5,23 +5,38 @@ import { fileURLToPath } from 'node:url';
 import { minify } from 'terser';
 import { build, defineConfig, type Plugin, type Rolldown, type UserConfig } from 'vite';
 
+/** Rules that the first paint needs, and those of what comes after it. */
 const styles = new URL('src/styles/', import.meta.url);
+const laterStyles = new URL('src/later/styles/', import.meta.url);
 
-/** The rules of all sheets, in the order of the files' names, as short as they can be written. */
-function sheet(): string {
-  const files = readdirSync(styles).sort();
-  const rules = files.map((file) => readFileSync(new URL(file, styles), 'utf8')).join('');
+/** The rules of all sheets of some folders, in the order of the files' names, as short as they can be written. */
+function sheet(...folders: URL[]): string {
+  const files = folders.flatMap((folder) =>
+    readdirSync(folder)
+      .sort()
+      .map((file) => new URL(file, folder)),
+  );
+  const rules = files.map((file) => readFileSync(file, 'utf8')).join('');
   return transform({ filename: 'ivy-lens.css', code: Buffer.from(rules), minify: true }).code.toString();
 }
 
-/** Puts the sheet into the script, and writes it as a file for pages that are drawn before the script is there. */
+/** Puts rules into the scripts, and writes all of them as a file for pages that are drawn before the script is there. */
 function sheets(): Plugin {
-  const file = fileURLToPath(new URL('src/sheet.ts', import.meta.url));
+  const own = fileURLToPath(new URL('src/sheet.ts', import.meta.url));
+  const later = fileURLToPath(new URL('src/later/later-sheet.ts', import.meta.url));
+  const written: Record<string, () => string> = { [own]: () => sheet(styles), [later]: () => sheet(laterStyles) };
   return {
     name: 'sheets',
-    load: (id) => (id === file ? `export const sheet = ${JSON.stringify(sheet())};` : null),
+    load: (id) => (written[id] ? `export const sheet = ${JSON.stringify(written[id]())};` : null),
+  };
+}
+
+/** The file of all rules, for pages that are drawn before the script is there. */
+function sheetFile(): Plugin {
+  return {
+    name: 'sheet-file',
     generateBundle() {
-      this.emitFile({ type: 'asset', fileName: 'ivy-lens.css', source: sheet() });
+      this.emitFile({ type: 'asset', fileName: 'ivy-lens.css', source: sheet(styles, laterStyles) });
     },
   };
 }
@@ -52,7 +67,7 @@ function later(): Plugin {
       if (typeof specifier !== 'string') return null;
       const entry = await this.resolve(specifier, importer);
       if (!entry) return null;
-      const [made] = (await build({ configFile: false, ...config(entry.id, []) })) as Rolldown.RolldownOutput[];
+      const [made] = (await build({ configFile: false, ...config(entry.id, [sheets()]) })) as Rolldown.RolldownOutput[];
       const { code } = made!.output[0];
       const hash = createHash('sha256').update(code).digest('hex').slice(0, 10);
       const fileName = `ivy-${/([\w-]+)\.ts$/.exec(entry.id)![1]}-${hash}.js`;
@@ -76,4 +91,4 @@ function config(entry: string, plugins: Plugin[], write = false): UserConfig {
   };
 }
 
-export default defineConfig(config('src/index.ts', [sheets(), later()], true));
+export default defineConfig(config('src/index.ts', [sheets(), sheetFile(), later()], true));

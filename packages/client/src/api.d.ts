@@ -443,6 +443,7 @@ export interface components {
     Answer: core.Answer;
     /** @description How a cache is doing. */
     CacheFigures: core.CacheFigures;
+    /** @description A part of a card: what its shape says, with every default filled in. */
     CardPart: core.CardPart;
     /** @description An answer for a page that has its frame already: the same, without a word that it knows. */
     CompactAnswer: core.CompactAnswer;
@@ -596,18 +597,18 @@ export interface components {
       settings?: components['schemas']['Settings'];
       frame?: components['schemas']['Frame'];
       answer: {
-        sort: null | string;
-        notices: components['schemas']['Notice'][];
-        /** @description The first of the pages whose posts are here, where those of several are. */
-        from?: number;
-        pages: number;
-        ways: components['schemas']['Way'][];
-        page: number;
         /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
         address: string;
         total: number;
         matched: number;
+        page: number;
+        /** @description The first of the pages whose posts are here, where those of several are. */
+        from?: number;
+        pages: number;
         pageSize: number;
+        sort: null | string;
+        notices: components['schemas']['Notice'][];
+        ways: components['schemas']['Way'][];
         facets: components['schemas']['CompactFacet'][];
         items: components['schemas']['CompactItem'][];
         others?: components['schemas']['CompactItem'][];

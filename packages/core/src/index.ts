@@ -29,6 +29,7 @@ export * from './lens/languages.js';
 export * from './lens/locale.js';
 export * from './lens/propose.js';
 export * from './lens/settings.js';
+export * from './card/parts.js';
 export * from './dry-run/dry-run.js';
 export * from './lens/warnings.js';
 export * from './dry-run/effects.js';

@@ -1,8 +1,10 @@
-import { fill, own, type CardPart, type Item, type ItemValue, type Settings } from '@ivy/core';
+import { fill, own, type CardPart, type Item, type ItemValue } from '@ivy/core';
 import { cardRows } from './card-rows.js';
+import { choose } from './choices.js';
+import { cutText } from './cut.js';
 import { dateText } from './date-text.js';
 import { figure } from './formats.js';
-import { type Shown } from './shown.js';
+import { linkTo, type Link, type Shown } from './shown.js';
 
 /** A piece of a text; marked where a search matched it. */
 export interface TextPiece {
@@ -17,18 +19,46 @@ export interface FactView {
   datetime?: string;
 }
 
+/** A term of a post; with where a press on it leads, where terms are to be chosen. */
+export interface LabelView {
+  label: string;
+  link: Link | null;
+}
+
 /** A row of a card's words. */
-export type CardRow =
-  | { form: 'title'; text: TextPiece[] }
-  | { form: 'text'; text: TextPiece[] }
-  | { form: 'terms'; labels: string[] }
-  | { form: 'facts'; facts: FactView[] };
+export type CardRow = (
+  | { form: 'title'; text: TextPiece[]; level: number; lines: number }
+  | { form: 'text'; text: TextPiece[]; lines: number }
+  | { form: 'terms'; labels: LabelView[] }
+  | { form: 'facts'; facts: FactView[] }
+  | { form: 'button'; label: string }
+) & {
+  /** Which parts of the card stand in it, by their places. */
+  at: number[];
+};
+
+export interface PictureView {
+  address: string;
+  /** Empty where the words beside it say what is to be seen. */
+  alt: string;
+  aspect: string;
+  fit: string;
+  at: number[];
+}
 
 export interface CardView {
   id: string;
-  /** Null where the post leads nowhere. */
+  /** Null where the post leads nowhere, or the card does not lead there. */
   href: string | null;
-  pictures: string[];
+  /** Whether all of the card leads there, the title and the pictures, or a button alone. */
+  leads: 'card' | 'title' | 'button' | 'none';
+  /** Of a link that opens beside the page: what is said of it. */
+  newTab: string | null;
+  pictures: PictureView[];
+  /** Words over the pictures. */
+  badges: FactView[];
+  /** Whether the pictures stand beside the words. */
+  beside: boolean;
   rows: CardRow[];
   /** Whether it is likely on the first screen, so that its picture should not wait. */
   soon: boolean;
@@ -46,48 +76,99 @@ export function cardViews(shown: Shown, items: readonly Item[] = shown.answer.it
   return items.map((item, i) => cardView(item, shown, i < settings.look.columns * 2, canMark));
 }
 
-function cardView(item: Item, { settings, resolve, marks }: Shown, soon: boolean, canMark: boolean): CardView {
-  const parts = settings.card.filter((part) => own(item.fields, part.field) !== undefined);
-  const others = parts.filter((part) => part.show !== 'picture');
-  const rows = cardRows(others).flatMap((row) => rowView(row, item, settings));
+function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): CardView {
+  const { settings, resolve, marks } = shown;
+  const { link, newTab } = settings.cardLink;
+  const parts = settings.card.filter((part) => valueOf(part, item) !== undefined);
+  const pictures = parts.filter((part) => part.show === 'picture');
+  const badges = parts.filter((part) => part.show === 'yes-no' && part.as === 'badge');
+  const others = parts.filter((part) => part.show !== 'picture' && !badges.includes(part));
+  const rows = cardRows(others).flatMap((row) => {
+    const view = rowView(row, item, shown);
+    return view ? { ...view, at: row.map((part) => settings.card.indexOf(part)) } : [];
+  });
   const hasTitle = others.some((part) => part.show === 'title');
+  const title: CardRow = { form: 'title', text: [{ text: item.title, marked: false }], level: 3, lines: 0, at: [] };
   return {
     id: item.id,
     // looked at again here: an answer may come from a server that let more through
-    href: item.link === null ? null : resolve(item.link),
-    pictures: parts
-      .filter((part) => part.show === 'picture')
-      .flatMap((part) => resolve(plain(item.fields[part.field]!)) ?? []),
-    rows: hasTitle ? rows : [{ form: 'title', text: [{ text: item.title, marked: false }] }, ...rows],
+    href: item.link === null || link === 'none' ? null : resolve(item.link),
+    leads: link,
+    newTab: newTab ? settings.texts.newTab : null,
+    pictures: pictures.flatMap((part) => {
+      const address = resolve(plain(valueOf(part, item)!));
+      const alt = part.alt === '' ? undefined : item.fields[part.alt];
+      const { aspect, fit } = part;
+      const at = [settings.card.indexOf(part)];
+      return address === null ? [] : { address, alt: alt === undefined ? '' : plain(alt), aspect, fit, at };
+    }),
+    badges: badges.flatMap((part) => factOf(part, item.fields[part.field]!, shown) ?? []),
+    beside: pictures.some(({ place }) => place === 'side'),
+    rows: hasTitle ? rows : [title, ...rows],
     soon,
     mark: canMark ? { label: fill(settings.texts.mark, { title: item.title }), on: marks!.has(item.id) } : null,
   };
 }
 
-function rowView(row: readonly CardPart[], item: Item, settings: Settings): CardRow | [] {
-  const [{ show, field }] = row as [CardPart];
-  if (show === 'title') return { form: 'title', text: marked(item.title, item, field) };
-  if (show === 'text') return { form: 'text', text: marked(plain(item.fields[field]!), item, field) };
-  if (show === 'terms') {
-    const labels = row.flatMap((part) => labelsOf(item.fields[part.field]!));
-    return labels.length === 0 ? [] : { form: 'terms', labels };
-  }
-  const facts = row.flatMap((part) => factOf(part, item.fields[part.field]!, settings) ?? []);
-  return facts.length === 0 ? [] : { form: 'facts', facts };
+/** What a post has for a part; undefined where that is nothing. A button needs nothing. */
+function valueOf(part: CardPart, { fields, link }: Item): ItemValue | undefined {
+  if (part.show === 'button') return link ?? undefined;
+  const value = own(fields, part.field);
+  return value === undefined && part.show === 'text' && part.orElse !== '' ? own(fields, part.orElse) : value;
 }
 
-function factOf(part: CardPart, value: ItemValue, settings: Settings): FactView | null {
-  if (part.show === 'date' && typeof value === 'string') return { text: dateText(value, settings), datetime: value };
-  if (part.show === 'number' && typeof value === 'number') {
-    const number = figure(settings.language, value);
-    return { text: part.words === '' ? number : `${number} ${part.words}` };
+type Row = CardRow extends infer R ? (R extends { form: string } ? Omit<R, 'at'> : never) : never;
+
+function rowView(row: readonly CardPart[], item: Item, shown: Shown): Row | null {
+  const [part] = row as [CardPart];
+  if (part.show === 'title') {
+    return { form: 'title', text: marked(item.title, item, part.field), level: part.level, lines: part.lines };
   }
-  if (part.show === 'yes-no') return value === true ? { text: part.words || settings.texts.yes } : null;
-  return { text: plain(value) };
+  if (part.show === 'text') {
+    const text = cutText(plain(valueOf(part, item)!), part.characters);
+    // what stands in for a field is not what was searched
+    const isOwn = own(item.fields, part.field) !== undefined;
+    const pieces = isOwn ? marked(text, item, part.field) : [{ text, marked: false }];
+    return { form: 'text', text: withWords(part, pieces), lines: part.lines };
+  }
+  if (part.show === 'button') return { form: 'button', label: part.words || shown.settings.texts.readOn };
+  if (part.show === 'terms' && part.as !== 'text') return labelsOf(row, item, shown);
+  const facts = row.flatMap((one) => factOf(one, valueOf(one, item)!, shown) ?? []);
+  return facts.length === 0 ? null : { form: 'facts', facts };
 }
 
-function labelsOf(value: ItemValue): string[] {
-  return Array.isArray(value) ? value.map((term) => term.label) : [plain(value)];
+function labelsOf(row: readonly CardPart[], item: Item, shown: Shown): Row | null {
+  const labels = row.flatMap((part) => {
+    if (part.show !== 'terms') return [];
+    const value = item.fields[part.field]!;
+    const terms = Array.isArray(value) ? value : [{ slug: null, label: plain(value) }];
+    const facet = shown.settings.facets.find(({ field, visible }) => visible && field === part.field);
+    return terms.slice(0, part.most || terms.length).map(({ slug, label }): LabelView => {
+      const leads = part.as === 'links' && facet && slug !== null;
+      return { label, link: leads ? linkTo(shown, choose(shown.choices, facet.key, [slug])) : null };
+    });
+  });
+  return labels.length === 0 ? null : { form: 'terms', labels };
+}
+
+function factOf(part: CardPart, value: ItemValue, { settings, now }: Shown): FactView | null {
+  const { before, words } = part;
+  const around = (text: string) => [before, text, words].filter((one) => one !== '').join(' ');
+  if (part.show === 'date' && typeof value === 'string') {
+    return { text: around(dateText(value, settings, part.style, now)), datetime: value };
+  }
+  if (part.show === 'yes-no') return value === true ? { text: words || settings.texts.yes } : null;
+  if (typeof value === 'number') return { text: around(figure(settings.language, value)) };
+  if (part.show === 'terms' && Array.isArray(value))
+    return { text: around(plain(value.slice(0, part.most || undefined))) };
+  if (value === false || value === true) return { text: around(value ? settings.texts.yes : settings.texts.no) };
+  return { text: around(plain(value)) };
+}
+
+/** Words before and after a text, which no search has marked. */
+function withWords({ before, words }: CardPart, text: TextPiece[]): TextPiece[] {
+  const piece = (one: string): TextPiece[] => (one === '' ? [] : [{ text: one, marked: false }]);
+  return [...piece(before && `${before} `), ...text, ...piece(words && ` ${words}`)];
 }
 
 /** A text with what a search matched in it set off. */
@@ -95,6 +176,7 @@ function marked(text: string, { marks }: Item, field: string): TextPiece[] {
   const pieces: TextPiece[] = [];
   let at = 0;
   for (const [start, end] of (marks && own(marks, field)) ?? []) {
+    if (start >= text.length) break;
     if (start > at) pieces.push({ text: text.slice(at, start), marked: false });
     pieces.push({ text: text.slice(start, end), marked: true });
     at = end;

@@ -9,10 +9,15 @@ const formatsKept = 100;
 
 const dateFormats = new Lru<string, Intl.DateTimeFormat>(formatsKept);
 
-/** A calendar day as a language writes it in a middling length. */
-export function dayFormat(language: string, timeZone: string): Intl.DateTimeFormat {
-  const key = `${language} ${timeZone}`;
-  return dateFormats.getOr(key, () => new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone }));
+/** How long a day is written; `month`: its month and year alone. */
+export type DateStyle = 'short' | 'medium' | 'long' | 'full' | 'month';
+
+/** A calendar day as a language writes it. */
+export function dayFormat(language: string, timeZone: string, style: DateStyle = 'medium'): Intl.DateTimeFormat {
+  return dateFormats.getOr(`${language} ${timeZone} ${style}`, () => {
+    const shown = style === 'month' ? ({ month: 'long', year: 'numeric' } as const) : { dateStyle: style };
+    return new Intl.DateTimeFormat(language, { ...shown, timeZone });
+  });
 }
 
 const numberFormats = new Lru<string, Intl.NumberFormat>(formatsKept);

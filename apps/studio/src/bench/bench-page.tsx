@@ -10,6 +10,8 @@ import { dryRunsFor, type DryRuns } from '../dry-run/dry-runs.js';
 import { AddressStrip } from './address-strip.js';
 import { BenchBar } from './bench-bar.js';
 import { useFacetClicks, useUndoKeys } from './bench-keys.js';
+import { useCardClicks } from './card/use-card-clicks.js';
+import type { ResultsTab } from './results/results-wiring.js';
 import { benchReducer, startBench } from './bench-state.js';
 import { Desk, type DeskState } from './desk.js';
 import { huesOf } from './edits.js';
@@ -63,7 +65,14 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
   const onFocus = (key: string | null) => dispatch({ type: 'focus', key });
 
+  const [tab, setTab] = useState<ResultsTab>('card');
+  const [part, setPart] = useState<number | null>(null);
   useFacetClicks(frame, dryRun !== null, onFocus);
+  useCardClicks(frame, dryRun !== null, focus === null && tab === 'card' ? part : null, (at) => {
+    onFocus(null);
+    setTab('card');
+    setPart(at);
+  });
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
     () => dispatch({ type: 'redo' }),
@@ -110,7 +119,14 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             rows={lens.facets.length}
           />
         )}
-        <Hand {...parts} slug={slug} facet={facet} reads={language} onReads={setReads} />
+        <Hand
+          {...parts}
+          slug={slug}
+          facet={facet}
+          reads={language}
+          onReads={setReads}
+          results={{ tab, onTab: setTab, part, onPart: setPart }}
+        />
       </div>
     </div>
   );

@@ -11,10 +11,11 @@ interface Props extends BenchParts {
   /** The language the live page is read in now. */
   reads: string;
   onReads: (language: string) => void;
+  results: Pick<Parameters<typeof ResultsWiring>[0], 'tab' | 'onTab' | 'part' | 'onPart'>;
 }
 
 /** The settings of what is in hand: a facet, or else the results. */
-export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, slug, reads, onReads }: Props) {
+export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, slug, reads, onReads, results }: Props) {
   return (
     <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
       {facet ? (
@@ -52,6 +53,7 @@ export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, slu
           dryRun={dryRun}
           reads={reads}
           onReads={onReads}
+          {...results}
           onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })}
         />
       )}

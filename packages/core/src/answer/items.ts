@@ -1,4 +1,5 @@
 import type { PostIndex } from '../engine/index/post-index.js';
+import { partKind } from '../card/parts.js';
 import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
@@ -37,7 +38,7 @@ function filteredBy(facet: Facet): readonly string[] {
 
 /** An answer carries of each post what its card shows and what its facets filter by. */
 export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
-  const card = cardParts(lens, index.fields).map((part) => part.field);
+  const card = cardParts(lens, index.fields).flatMap((part) => partKind(part).fields(part));
   const keys = [...card, ...lens.facets.flatMap(filteredBy)];
   const byRole = (role: 'title' | 'link') => {
     const field = fieldWithRole(index.fields, role);

@@ -1,6 +1,7 @@
+import { makePart, type CardPart, type PartName } from '../card/parts.js';
 import { kindOf } from '../kinds/kinds.js';
-import type { CardPart, Lens } from './lens.js';
 import { fieldWithRole, type Field } from '../model/post.js';
+import type { Lens } from './lens.js';
 
 /** What a card shows: the lens's own parts, or, while it has none, what the fields' roles suggest. */
 export function cardParts(lens: Lens, fields: readonly Field[]): CardPart[] {
@@ -13,8 +14,8 @@ export function cardParts(lens: Lens, fields: readonly Field[]): CardPart[] {
 
 /** A card of the fields that have a role, with the terms of at most two facets. */
 export function suggestCard(fields: readonly Field[], facetFields: readonly string[]): CardPart[] {
-  const part = (show: CardPart['show'], field: Field | undefined): CardPart[] =>
-    field ? [{ show, field: field.key, words: '' }] : [];
+  const part = (show: PartName, field: Field | undefined): CardPart[] =>
+    field ? [makePart({ show, field: field.key })] : [];
   const terms = fields.filter((field) => field.type === 'terms' && facetFields.includes(field.key)).slice(0, 2);
   return [
     ...part('picture', fieldWithRole(fields, 'image')),

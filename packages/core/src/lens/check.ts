@@ -43,7 +43,12 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     if (option.by === 'field') needsField(option.field, `/sort/options/${i}/field`);
     option.then.forEach(({ field }, n) => needsField(field, `/sort/options/${i}/then/${n}/field`));
   });
-  lens.card.parts.forEach((part, i) => needsField(part.field, `/card/parts/${i}/field`));
+  lens.card.parts.forEach((part, i) => {
+    for (const [setting, value] of Object.entries(part)) {
+      const isField = setting === 'field' || setting === 'orElse' || setting === 'alt';
+      if (isField && value !== '') needsField(value as string, `/card/parts/${i}/${setting}`);
+    }
+  });
   if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
     problems.push({ pointer: '/sort/default', message: `names no sort option: “${lens.sort.default}”` });
   }

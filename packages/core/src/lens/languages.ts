@@ -1,3 +1,4 @@
+import type { CardPart } from '../card/parts.js';
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import type { Field } from '../model/post.js';
 import { facetLabel, sortLabel } from './label.js';
@@ -53,7 +54,11 @@ export function lensIn(lens: Lens, language: string): Lens {
     },
     card: {
       ...lens.card,
-      parts: lens.card.parts.map((part) => ({ ...part, words: in_(`card/${part.field}/words`, part.words) })),
+      parts: lens.card.parts.map((part) => ({
+        ...part,
+        before: in_(`${placeOf(part)}/before`, part.before),
+        words: in_(`${placeOf(part)}/words`, part.words),
+      })),
     },
   };
 }
@@ -71,8 +76,16 @@ export function lensTexts(lens: Lens, fields: readonly Field[]): LensText[] {
     });
   }
   for (const option of lens.sort.options) add(`sort/${option.key}/label`, sortLabel(option, fields, lens));
-  for (const part of lens.card.parts) add(`card/${part.field}/words`, part.words);
+  for (const part of lens.card.parts) {
+    add(`${placeOf(part)}/before`, part.before);
+    add(`${placeOf(part)}/words`, part.words);
+  }
   return texts;
+}
+
+/** Where a part of the card stands: by its field, or by what it is where it has none. */
+function placeOf({ field, show }: CardPart): string {
+  return `card/${field === '' ? show : field}`;
 }
 
 /** A facet with each text that its visitors read put through a function. */

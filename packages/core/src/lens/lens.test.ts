@@ -1,3 +1,4 @@
+import { makePart } from '../card/parts.js';
 import fc from 'fast-check';
 import { field, lensOf } from '../../test/arbitrary.js';
 import { describeFields, type FieldDescription } from '../fields/describe.js';
@@ -62,7 +63,7 @@ test('the schema says what a facet may be', () => {
 });
 
 test('a lens without a card shows what the fields’ roles suggest', () => {
-  expect(cardParts(lensOf({}), fields)).toEqual([{ show: 'title', field: 'title', words: '' }]);
+  expect(cardParts(lensOf({}), fields)).toEqual([makePart({ show: 'title', field: 'title' })]);
 });
 
 test('a proposal for any source is a lens that works', () => {

@@ -13,6 +13,7 @@ import {
   type ShapeProblem,
   type TypeOf,
 } from '../shape/shape.js';
+import { cardPartShape } from '../card/parts.js';
 import { addressName, fieldKey, slug } from '../kinds/common.js';
 import { facetShape } from '../kinds/kinds.js';
 import { textsShape } from '../model/texts.js';
@@ -37,13 +38,6 @@ const sortOption = object({
     list(object({ field: fieldKey, order: withDefault(choice('asc', 'desc'), () => 'asc' as const) }), 4),
     () => [],
   ),
-});
-
-const cardPart = object({
-  show: choice('picture', 'title', 'text', 'date', 'terms', 'number', 'yes-no'),
-  field: fieldKey,
-  /** For a number: a word after it, such as `min`. For a yes-no: the words shown when it is yes. */
-  words: withDefault(text({ max: 60 }), () => ''),
 });
 
 const lensShape = object({
@@ -86,7 +80,15 @@ const lensShape = object({
     }),
     () => ({ show: 'ways' as const, where: [], size: 3 }),
   ),
-  card: withDefault(object({ parts: withDefault(list(cardPart, 30), () => []) }), () => ({ parts: [] })),
+  card: withDefault(
+    object({
+      parts: withDefault(list(cardPartShape, 30), () => []),
+      /** What of a card leads to the post. */
+      link: withDefault(choice('card', 'title', 'button', 'none'), () => 'card' as const),
+      newTab: withDefault(flag(), () => false),
+    }),
+    () => ({ parts: [], link: 'card' as const, newTab: false }),
+  ),
   look: withDefault(
     object({
       /** Where the facets stand on a wide page. */
@@ -160,7 +162,6 @@ const lensShape = object({
 /** A lens's config with every default filled in. */
 export type Lens = TypeOf<typeof lensShape>;
 export type SortOption = Lens['sort']['options'][number];
-export type CardPart = Lens['card']['parts'][number];
 
 /** Reads a config as it was sent: either a whole lens, or every problem in it with a pointer. */
 export function readLens(config: unknown): { ok: true; value: Lens } | { ok: false; problems: ShapeProblem[] } {

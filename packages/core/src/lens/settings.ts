@@ -4,13 +4,16 @@ import { sizesOf } from '../paging/paging.js';
 import type { Texts } from '../model/texts.js';
 import { cardParts } from './card.js';
 import { facetLabel, sortLabel, textsOf } from './label.js';
-import { defaultSort, type CardPart, type Lens } from './lens.js';
+import type { CardPart } from '../card/parts.js';
+import { defaultSort, type Lens } from './lens.js';
 
 /** What a page needs to know of one facet to draw it. */
 interface CommonSettings {
   key: string;
   kind: FacetKind;
   label: string;
+  /** The field it reads first; empty for none. */
+  field: string;
   visible: boolean;
   single: boolean;
   counts: boolean;
@@ -31,6 +34,8 @@ export interface Settings {
   defaultSort: string | null;
   paging: Lens['paging'];
   card: CardPart[];
+  /** What of a card leads to its post, and whether beside the page. */
+  cardLink: Pick<Lens['card'], 'link' | 'newTab'>;
   look: Lens['look'];
   texts: Texts;
   address: Lens['address'];
@@ -51,6 +56,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
       key: facet.key,
       kind: facet.kind,
       label: facetLabel(facet, fields, lens),
+      field: kindOf(facet).fields(facet)[0] ?? '',
       visible: facet.visible,
       single: kindOf(facet).isSingle(facet),
       counts: 'counts' in facet ? facet.counts : false,
@@ -63,6 +69,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     defaultSort: defaultSort(lens)?.key ?? null,
     paging: { ...lens.paging, sizes: sizesOf(lens.paging) },
     card: cardParts(lens, fields),
+    cardLink: { link: lens.card.link, newTab: lens.card.newTab },
     look: lens.look,
     texts: textsOf(lens),
     address: lens.address,

@@ -42,6 +42,9 @@ export const englishTexts = {
   emptyTitle: 'Nothing matches all of this',
   emptyWays: 'What would bring some back:',
   others: 'Others to look at',
+  readOn: 'Read on',
+  /** Said after a link that opens beside the page. */
+  newTab: 'opens in a new tab',
   without: 'without {facet}: {posts}',
   clearSearch: 'Clear the search',
   from: 'From',

@@ -1,20 +1,20 @@
-import { safeAddress, type Item, type Settings } from '@ivy/core';
+import { makePart, safeAddress, type Item, type Settings } from '@ivy/core';
 import { render } from 'lit-html';
 import { cardViews, type Shown } from '@ivy/view';
 import type { Listing } from '../listing/listing.js';
 import { drawCards } from './cards.js';
 
 const card: Settings['card'] = [
-  { show: 'picture', field: 'image', words: '' },
-  { show: 'title', field: 'title', words: '' },
-  { show: 'terms', field: 'constructor', words: '' },
+  makePart({ show: 'picture', field: 'image' }),
+  makePart({ show: 'title', field: 'title' }),
+  makePart({ show: 'terms', field: 'constructor' }),
 ];
 
 function drawn(item: Partial<Item>): HTMLElement {
   const page = document.createElement('div');
   const whole = { id: 'a', title: 'Tern', link: null, fields: {}, ...item };
   const shown = {
-    settings: { facets: [], card, look: { columns: 3 } },
+    settings: { facets: [], card, cardLink: { link: 'card', newTab: false }, look: { columns: 3 } },
     answer: { items: [whole] },
     resolve: safeAddress,
     marks: new Set<string>(),

@@ -1,8 +1,8 @@
-import type { CardRow, CardView, TextPiece } from '@ivy/view';
+import type { CardRow, CardView, PictureView, TextPiece } from '@ivy/view';
 import { html, nothing, type TemplateResult } from 'lit-html';
-import { ifDefined } from 'lit-html/directives/if-defined.js';
 import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
+import { follow } from './follow.js';
 
 export function drawCards(listing: Listing, cards: readonly CardView[]): TemplateResult {
   return html`<ul class="ivy-cards">
@@ -16,9 +16,11 @@ export function drawCards(listing: Listing, cards: readonly CardView[]): Templat
 }
 
 function drawCard(listing: Listing, card: CardView): TemplateResult {
-  return html`<li class="ivy-card" data-post=${card.id}>
-    ${card.pictures.map((address) => drawPicture(address, card.soon))}
-    <div class="ivy-card-text">${card.rows.map((row) => drawRow(row, card))}</div>
+  const { pictures, badges } = card;
+  return html`<li class="ivy-card" data-post=${card.id} data-leads=${card.leads} ?data-beside=${card.beside}>
+    ${pictures.map((picture) => drawPicture(picture, card))}
+    ${badges.length > 0 ? html`<p class="ivy-badges">${badges.map(({ text }) => html`<span>${text}</span>`)}</p>` : nothing}
+    <div class="ivy-card-text">${card.rows.map((row) => drawRow(listing, row, card))}</div>
     ${drawMark(listing, card)}
   </li>`;
 }
@@ -37,21 +39,60 @@ function drawMark(listing: Listing, { id, mark }: CardView): TemplateResult | ty
   </button>`;
 }
 
-function drawRow(row: CardRow, { href }: CardView): TemplateResult {
+/** A link to the post. */
+function link({ href, newTab }: CardView, what: unknown, kind: 'words' | 'picture' | 'button'): unknown {
+  if (href === null) return what;
+  // beside the title a picture leads there too, but is no stop of its own for keys and ears
+  const isPicture = kind === 'picture';
+  return html`<a
+    href=${href}
+    class=${kind === 'button' ? 'ivy-read' : nothing}
+    target=${newTab === null ? nothing : '_blank'}
+    rel=${newTab === null ? nothing : 'noopener'}
+    tabindex=${isPicture ? '-1' : nothing}
+    aria-hidden=${isPicture ? 'true' : nothing}
+    >${what}${newTab === null || isPicture ? nothing : html`<span class="ivy-unseen"> (${newTab})</span>`}</a
+  >`;
+}
+
+/** A heading of a level; a line of text for none. */
+function heading(level: number, at: string, lines: unknown, text: unknown): TemplateResult {
+  if (level === 3) return html`<h3 class="ivy-title" data-at=${at} style=${lines}>${text}</h3>`;
+  return html`<p
+    class="ivy-title"
+    data-at=${at}
+    style=${lines}
+    role=${level === 0 ? nothing : 'heading'}
+    aria-level=${level || nothing}
+  >
+    ${text}
+  </p>`;
+}
+
+const clamp = (lines: number) => (lines === 0 ? nothing : `--ivy-lines:${lines}`);
+
+function drawRow(listing: Listing, row: CardRow, card: CardView): TemplateResult {
+  const at = row.at.join();
   switch (row.form) {
-    case 'title':
-      return html`<h3 class="ivy-title">
-        ${href === null ? pieces(row.text) : html`<a href=${href}>${pieces(row.text)}</a>`}
-      </h3>`;
+    case 'title': {
+      const leads = card.leads === 'card' || card.leads === 'title';
+      const text = leads ? link(card, pieces(row.text), 'words') : pieces(row.text);
+      return heading(row.level, at, clamp(row.lines), text);
+    }
     case 'text':
-      return html`<p class="ivy-summary">${pieces(row.text)}</p>`;
+      return html`<p class="ivy-summary" data-at=${at} style=${clamp(row.lines)}>${pieces(row.text)}</p>`;
     case 'terms':
-      return html`<ul class="ivy-terms">
-        ${row.labels.map((label) => html`<li>${label}</li>`)}
+      return html`<ul class="ivy-terms" data-at=${at}>
+        ${row.labels.map(({ label, link: to }) => html`<li>${to ? html`<a href=${to.href} @click=${follow(to, (next) => void listing.choose(next))}>${label}</a>` : label}</li>`)}
       </ul>`;
     case 'facts':
-      return html`<p class="ivy-facts">
+      return html`<p class="ivy-facts" data-at=${at}>
         ${row.facts.map(({ text, datetime }) => html`<span>${datetime === undefined ? text : html`<time datetime=${datetime}>${text}</time>`}</span>`)}
+      </p>`;
+    case 'button':
+      // of a card that leads there as a whole it is a picture of a button: one stop for keys is enough
+      return html`<p class="ivy-more-of" data-at=${at}>
+        ${card.leads === 'card' || card.href === null ? html`<span class="ivy-read" aria-hidden="true">${row.label}</span>` : link(card, row.label, 'button')}
       </p>`;
   }
 }
@@ -61,17 +102,18 @@ function pieces(text: readonly TextPiece[]): unknown {
   return text.map((piece) => (piece.marked ? html`<mark class="ivy-mark">${piece.text}</mark>` : piece.text));
 }
 
-function drawPicture(address: string, soon: boolean): TemplateResult {
-  // the title beside it says the same in words, so the picture is passed over when read aloud
-  return html`<div class="ivy-picture">
-    <img
-      src=${address}
-      alt=""
-      loading=${soon ? 'eager' : 'lazy'}
-      decoding="async"
-      width="320"
-      height="180"
-      fetchpriority=${ifDefined(soon ? undefined : ('low' as const))}
-    />
+function drawPicture({ address, alt, aspect, fit, at }: PictureView, card: CardView): TemplateResult {
+  const picture = html`<img
+    src=${address}
+    alt=${alt}
+    loading=${card.soon ? 'eager' : 'lazy'}
+    decoding="async"
+    width="320"
+    height="180"
+    style="object-fit:${fit}"
+    fetchpriority=${card.soon ? nothing : 'low'}
+  />`;
+  return html`<div class="ivy-picture" data-at=${at.join()} style="aspect-ratio:${aspect}">
+    ${card.leads === 'title' ? link(card, picture, 'picture') : picture}
   </div>`;
 }

@@ -4,7 +4,7 @@ import { repeat } from 'lit-html/directives/repeat.js';
 import { drawKinds } from '../kinds/kinds.js';
 import type { Listing } from '../listing/listing.js';
 import type { Shape } from '../listing/shape.js';
-import { partId } from './parts.js';
+import { partId } from './part-id.js';
 import { facetsShown } from './shown.js';
 
 export function drawFacets(listing: Listing): TemplateResult {

@@ -3,7 +3,7 @@ import { barsOf, choose, dayExample, endsOf, isDay, type FacetView, type RangeCo
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
-import { partId } from './parts.js';
+import { partId } from './part-id.js';
 import { withLater } from './with-later.js';
 
 /** What is drawn of a range, and how an end of it is set. */
@@ -155,7 +155,7 @@ function drawThumbs(drawn: Drawn): TemplateResult | typeof nothing {
   if (!bounds || buckets.length < 2) return nothing;
   const thumbs = withLater(
     () => drawn.listing.redraw(),
-    (later) => later.drawThumbs({ html, live }, drawn),
+    (later) => later.drawThumbs({ html, live, nothing }, drawn),
   );
   return thumbs === nothing ? html`<div class="ivy-slider"></div>` : thumbs;
 }

@@ -1,3 +1,4 @@
+import type { Texts } from '@ivy/core';
 import { cardViews, noticesView, type CardView, type Shown } from '@ivy/view';
 import { html, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
@@ -49,17 +50,20 @@ function drawFailed(listing: Listing): TemplateResult {
   const { status, settings, answer } = listing;
   // without an answer there are no words of the lens yet, so English stands in
   const texts = settings?.texts ?? englishTexts;
-  if (status === 'gone') {
-    return html`<div class="ivy-failed" role="alert">
-      <p class="ivy-empty-title">${texts.goneTitle}</p>
-      <p>${texts.goneText}</p>
-    </div>`;
-  }
+  if (status === 'gone') return drawGone(texts);
   // what came last stays, with a line above it; it is tried again by itself
   const isOff = !navigator.onLine;
   return html`<div class="ivy-failed" role="alert">
     <p class="ivy-empty-title">${answer && isOff ? texts.offline : texts.failedTitle}</p>
     <p>${texts.failedText}</p>
     <button type="button" class="ivy-retry" @click=${() => void listing.load()}>${texts.retry}</button>
+  </div>`;
+}
+
+/** There is no such listing. */
+export function drawGone(texts: Pick<Texts, 'goneTitle' | 'goneText'> = englishTexts): TemplateResult {
+  return html`<div class="ivy-failed" role="alert">
+    <p class="ivy-empty-title">${texts.goneTitle}</p>
+    <p>${texts.goneText}</p>
   </div>`;
 }

@@ -2,7 +2,8 @@ import type { FacetView, SwitchControl, WaysControl } from '@ivy/view';
 import { html, type TemplateResult } from 'lit-html';
 import { live } from 'lit-html/directives/live.js';
 import type { Listing } from '../listing/listing.js';
-import { drawCount, partId } from './parts.js';
+import { partId } from './part-id.js';
+import { drawCount } from './parts.js';
 
 /** On and off, or, where “no” matters too, either, yes and no. */
 export function drawSwitch(listing: Listing, facet: FacetView): TemplateResult {

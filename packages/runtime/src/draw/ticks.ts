@@ -5,7 +5,8 @@ import { live } from 'lit-html/directives/live.js';
 import { repeat } from 'lit-html/directives/repeat.js';
 import type { Listing } from '../listing/listing.js';
 import { drawFind, drawMoreTerms, drawNone } from './find.js';
-import { drawCount, partId, pickOption } from './parts.js';
+import { partId, pickOption } from './part-id.js';
+import { drawCount } from './parts.js';
 
 /** Options shown of a long list before a visitor asks for more. */
 const shortList = 8;

@@ -1,6 +1,7 @@
 import { nothing } from 'lit-html';
 
-type Later = typeof import('../later/later.js');
+/** What the first paint does not need. */
+export type Later = typeof import('../later/later.js');
 
 let later: Later | undefined;
 let loading: Promise<void> | undefined;
@@ -9,6 +10,7 @@ let loading: Promise<void> | undefined;
 export function fetchLater(): Promise<void> {
   loading ??= import('../later/later.js').then(
     (found) => {
+      found.addRules(document);
       later = found;
     },
     () => {

@@ -11,6 +11,7 @@ const settings = {
   facets: [{ key: 'kind' }],
   look: { facets: 'side', columns: 3 },
   card: [],
+  cardLink: { link: 'card', newTab: false },
   sort: [],
   defaultSort: null,
   paging: { mode: 'pages', size: 12, sizes: [] },
@@ -184,4 +185,17 @@ describe('a lens that follows another', () => {
     await reply('notes');
     expect([notes.querySelectorAll('.ivy-card').length, follower().length]).toEqual([3, 1]);
   });
+});
+
+test('an element without a name says so on the page and to whoever builds it, and is well once it has one', async () => {
+  const said = jest.spyOn(console, 'error').mockImplementation(() => {});
+  const lens = put('ivy-results', {});
+  await turn();
+  expect(lens.textContent).toContain('This listing is not here');
+  expect(said.mock.calls[0]![0]).toMatch(/<ivy-results> needs the name/);
+  said.mockRestore();
+  lens.setAttribute('name', 'walks');
+  await turn();
+  await asked[0]!.reply(3);
+  expect(lens.querySelectorAll('.ivy-card')).toHaveLength(3);
 });

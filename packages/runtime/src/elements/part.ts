@@ -1,6 +1,7 @@
 import { directionOf, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
-import { fetchLater, withLater } from '../draw/with-later.js';
+import { drawGone } from '../draw/results.js';
+import { fetchLater, withLater, type Later } from '../draw/with-later.js';
 import { Listing } from '../listing/listing.js';
 import { restoreScroll } from '../listing/scroll.js';
 import { leave, listingOf } from '../listing/listings.js';
@@ -25,6 +26,8 @@ export abstract class Part extends HTMLElement {
   #isAsked = false;
   #language: string | undefined;
   #saysItself = false;
+  /** Whether what comes after the first drawing is on its way. */
+  #isSettled = false;
 
   declare name: string | null;
   /** Server to ask; by default the one the script came from. */
@@ -43,6 +46,8 @@ export abstract class Part extends HTMLElement {
     addStyles(document);
     takeEarly(this);
     this.#join();
+    // whoever makes elements by script may name them a little later
+    if (!this.name) setTimeout(() => this.#sayNameless());
   }
 
   disconnectedCallback(): void {
@@ -82,7 +87,16 @@ export abstract class Part extends HTMLElement {
     if (this.querySelector('[data-near]')) withLater(redraw, (later) => later.watchNearness(this, listing));
     restoreScroll();
     // what may be needed next is there before, also when the connection is gone by then
-    setTimeout(() => void fetchLater(), calm);
+    if (!this.#isSettled) setTimeout(() => this.#settle(listing), calm);
+    this.#isSettled = true;
+  }
+
+  /** Fetches what may be needed next, and keeps what the listing looks like. */
+  #settle({ id, settings, answer, keeps }: Listing): void {
+    const keep = (later: Later) => {
+      if (keeps && settings && answer) later.keepShape(id, settings, answer);
+    };
+    void fetchLater().then(() => withLater(() => {}, keep));
   }
 
   /** Belongs to its listing from now on. */
@@ -100,6 +114,13 @@ export abstract class Part extends HTMLElement {
     const speaker = this.#language === undefined || this.#saysItself ? this : this.parentElement;
     const language = speaker?.closest<HTMLElement>('[lang]')?.lang ?? '';
     this.#take(listingOf({ name, prefix, origin: this.origin ?? scriptOrigin, scope: this.scope ?? '', language }));
+  }
+
+  /** Without a name there is nothing to show: said in plain words, and in the console to whoever builds the page. */
+  #sayNameless(): void {
+    if (this.name || !this.isConnected) return;
+    console.error(`Ivy Lens: <${this.localName}> needs the name of a released lens, such as name="field-notes".`);
+    if (/lens|results/.test(this.localName)) render(drawGone(), this);
   }
 
   #take(listing: Listing): void {

@@ -2,7 +2,8 @@ import type { FacetView, OptionView, SelectsControl, SelectView } from '@ivy/vie
 import { html, nothing, type TemplateResult } from 'lit-html';
 import { live } from 'lit-html/directives/live.js';
 import { repeat } from 'lit-html/directives/repeat.js';
-import { drawCount, partId, type DrawFacet } from '../draw/parts.js';
+import { partId } from '../draw/part-id.js';
+import { drawCount, type DrawFacet } from '../draw/parts.js';
 import type { Listing } from '../listing/listing.js';
 
 /** A list a level, each with what is under the choice in the one before. */

@@ -2,9 +2,12 @@
  * What the first paint does not need. It comes as a script of its own, whole in itself: `html` is handed in, so that the
  * page script's drawing library does not come a second time.
  */
+export { drawCombobox } from './combobox.js';
 export { drawEmpty } from './empty.js';
+export { keepShape } from './keep-shape.js';
 export { drawMore } from './more.js';
 export { move } from './move.js';
 export { watchNearness } from './near.js';
 export { drawSheet } from './sheet.js';
 export { drawThumbs } from './thumbs.js';
+export { addRules } from './rules.js';

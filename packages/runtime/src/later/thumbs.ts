@@ -1,14 +1,8 @@
 import type { Bucket } from '@ivy/core';
 import { endText, type RangeControl } from '@ivy/view';
-import type { html as Html, TemplateResult } from 'lit-html';
-import type { live as Live } from 'lit-html/directives/live.js';
+import type { TemplateResult } from 'lit-html';
 import type { Drawn } from '../draw/range.js';
-
-/** What the page script draws with, handed in. */
-interface Lit {
-  html: typeof Html;
-  live: typeof Live;
-}
+import type { Lit } from './lit.js';
 
 /** Thumbs go from bar to bar over days, and by steps over numbers. */
 export function drawThumbs(lit: Lit, { listing, facet, control, from, to, set }: Drawn): TemplateResult {

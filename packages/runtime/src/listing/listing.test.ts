@@ -7,6 +7,7 @@ const settings = {
   facets: [{ key: 'q' }, { key: 'kind' }],
   look: { facets: 'side', columns: 3 },
   card: [],
+  cardLink: { link: 'card', newTab: false },
   defaultSort: null,
   paging: { mode: 'pages', size: 12, sizes: [] },
   address: { prefix: '', sort: 'sort', page: 'page', apply: 'change' },

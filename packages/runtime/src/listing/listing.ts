@@ -5,7 +5,7 @@ import { keepFolds, readFolds } from './kept.js';
 import { Marks } from './marks.js';
 import { Opened } from './opened.js';
 import { Retry } from './retry.js';
-import { keepShape, readShape, type Shape } from './shape.js';
+import { readShape, type Shape } from './shape.js';
 import { TermFinder } from './term-finder.js';
 import { Refusal, type Reply, type Transport } from './transport.js';
 
@@ -96,7 +96,7 @@ export class Listing {
     readonly id: string,
     private readonly transport: Transport,
     private readonly bar: AddressBar = pageBar,
-    private readonly keeps = true,
+    readonly keeps = true,
     private readonly neighbours?: Neighbours,
   ) {
     if (keeps) this.opened.folds = readFolds(id);
@@ -290,7 +290,6 @@ export class Listing {
       if (running.signal.aborted) return;
       if (await this.#isDrivenAnew(reply)) return await this.ask(address, keepChoices);
       this.waiting = false;
-      if (!this.answer && this.keeps) keepShape(this.id, reply.settings, reply.answer);
       if (this.answer && performance.now() - asked > expected) this.late++;
       this.#take(reply);
       this.answered(withForeign(address, reply.answer.address, reply.settings.names), address);

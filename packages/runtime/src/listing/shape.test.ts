@@ -1,5 +1,6 @@
 import type { Answer, Settings } from '@ivy/core';
-import { keepShape, readShape } from './shape.js';
+import { keepShape } from '../later/keep-shape.js';
+import { readShape } from './shape.js';
 
 const settings = {
   facets: [

@@ -1,3 +1,4 @@
+import { englishTexts } from '@ivy/core';
 import { startHarness, type Harness } from '../../../test/harness.js';
 import { html } from './markup.js';
 
@@ -176,6 +177,51 @@ test('nothing found says so, with ways out as links', async () => {
   const ways = links(text, 'ivy-way');
   expect(ways).toContain('/l/notes?q=note&habitat=lagoon&open=either');
   for (const way of ways) expect(matchedOn((await page(way)).text)).toBeGreaterThan(0);
+});
+
+test('every text visitors read can be another, in two languages: none of the built-in ones is left', async () => {
+  const texts = (language: string) =>
+    Object.fromEntries(Object.keys(englishTexts).map((key) => [key, `${language}·${key}`]));
+  const config = {
+    facets: [
+      { key: 'q', kind: 'search', fields: ['title'] },
+      { key: 'place', kind: 'steps', field: 'place' },
+      { key: 'habitat', kind: 'dropdown', field: 'habitat' },
+      { key: 'open', kind: 'switch', field: 'open' },
+      { key: 'published', kind: 'date-range', field: 'published' },
+      { key: 'saved', kind: 'favourites' },
+    ],
+    sort: {
+      options: [
+        { key: 'newest', field: 'published', order: 'desc' },
+        { key: 'title', field: 'title' },
+      ],
+    },
+    paging: { size: 2, sizes: [4] },
+    nothing: { show: 'posts' },
+    texts: texts('en'),
+    languages: { de: { texts: texts('de') } },
+  };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Worded', source: 'notes', slug: 'worded', config });
+  await server.ask('POST', '/api/v1/lenses/worded/releases', {});
+  for (const language of ['en', 'de']) {
+    for (const address of [
+      '',
+      'q=note&habitat=mudflat',
+      'q=notee&page=2',
+      'q=nowhere&habitat=gone',
+      'published=1999',
+    ]) {
+      const { text } = await page(`/l/worded?~lang=${language}&${address}`);
+      const words = text.replace(/<(script|style)[\s\S]*?<\/\1>/g, '').replace(/<[^>]*>/g, ' ');
+      expect(words).toContain(`${language}·`);
+      expect(words).not.toContain(language === 'en' ? 'de·' : 'en·');
+      const left = Object.values(englishTexts).filter(
+        (one) => one.length > 4 && !one.includes('{') && words.includes(one),
+      );
+      expect([address, left]).toEqual([address, []]);
+    }
+  }
 });
 
 test('other posts stand below the ways out where a lens wants some, without scripts too', async () => {

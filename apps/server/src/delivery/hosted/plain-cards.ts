@@ -1,4 +1,4 @@
-import type { CardRow, CardView, TextPiece } from '@ivy/view';
+import type { CardRow, CardView, PictureView, TextPiece } from '@ivy/view';
 import { html, type Markup } from './markup.js';
 
 /** The cards of a page, as the page script draws them. */
@@ -9,33 +9,80 @@ export function drawCards(cards: readonly CardView[]): Markup {
 }
 
 function drawCard(card: CardView): Markup {
-  return html`<li class="ivy-card" data-post="${card.id}">
-    ${card.pictures.map((source) => drawPicture(source, card.soon))}
+  const { pictures, badges } = card;
+  return html`<li
+    class="ivy-card"
+    data-post="${card.id}"
+    data-leads="${card.leads}"
+    ${card.beside && html` data-beside`}
+  >
+    ${pictures.map((picture) => drawPicture(picture, card))}
+    ${badges.length > 0 && html`<p class="ivy-badges">${badges.map(({ text }) => html`<span>${text}</span>`)}</p>`}
     <div class="ivy-card-text">${card.rows.map((row) => drawRow(row, card))}</div>
   </li>`;
 }
 
-function drawPicture(source: string, soon: boolean): Markup {
-  return html`<div class="ivy-picture">
-    <img src="${source}" alt="" loading="${soon ? 'eager' : 'lazy'}" decoding="async" width="320" height="180" />
+/** A link to the post. */
+function link({ href, newTab }: CardView, what: Markup | (Markup | string)[], kind: 'words' | 'picture' | 'button') {
+  if (href === null) return what;
+  const isPicture = kind === 'picture';
+  return html`<a
+    href="${href}"
+    ${kind === 'button' && html` class="ivy-read"`}
+    ${newTab !== null && html` target="_blank" rel="noopener"`}
+    ${isPicture && html` tabindex="-1" aria-hidden="true"`}
+    >${what}${newTab !== null && !isPicture && html`<span class="ivy-unseen"> (${newTab})</span>`}</a
+  >`;
+}
+
+function drawPicture({ address, alt, aspect, fit, at }: PictureView, card: CardView): Markup {
+  const picture = html`<img
+    src="${address}"
+    alt="${alt}"
+    loading="${card.soon ? 'eager' : 'lazy'}"
+    decoding="async"
+    width="320"
+    height="180"
+    style="object-fit:${fit}"
+  />`;
+  return html`<div class="ivy-picture" data-at="${at.join()}" style="aspect-ratio:${aspect}">
+    ${card.leads === 'title' ? link(card, picture, 'picture') : picture}
   </div>`;
 }
 
-function drawRow(row: CardRow, { href }: CardView): Markup {
+/** A heading of a level; a line of text for none. */
+function heading(level: number, rest: Markup, text: Markup | (Markup | string)[]): Markup {
+  if (level === 3) return html`<h3 class="ivy-title" ${rest}>${text}</h3>`;
+  const role = level > 0 && html` role="heading" aria-level="${level}"`;
+  return html`<p class="ivy-title" ${rest}${role}>${text}</p>`;
+}
+
+function drawRow(row: CardRow, card: CardView): Markup {
+  const at = html` data-at="${row.at.join()}"`;
+  const clamp = (lines: number) => lines > 0 && html` style="--ivy-lines:${lines}"`;
   switch (row.form) {
-    case 'title':
-      return html`<h3 class="ivy-title">
-        ${href === null ? pieces(row.text) : html`<a href="${href}">${pieces(row.text)}</a>`}
-      </h3>`;
+    case 'title': {
+      const leads = card.leads === 'card' || card.leads === 'title';
+      const text = leads ? link(card, pieces(row.text), 'words') : pieces(row.text);
+      return heading(row.level, html`${at}${clamp(row.lines)}`, text);
+    }
     case 'text':
-      return html`<p class="ivy-summary">${pieces(row.text)}</p>`;
+      return html`<p class="ivy-summary" ${at}${clamp(row.lines)}>${pieces(row.text)}</p>`;
     case 'terms':
-      return html`<ul class="ivy-terms">
-        ${row.labels.map((label) => html`<li>${label}</li>`)}
+      return html`<ul class="ivy-terms" ${at}>
+        ${row.labels.map(({ label, link: to }) => html`<li>${to ? html`<a href="${to.href}">${label}</a>` : label}</li>`)}
       </ul>`;
     case 'facts':
-      return html`<p class="ivy-facts">
+      return html`<p class="ivy-facts" ${at}>
         ${row.facts.map(({ text, datetime }) => html`<span>${datetime === undefined ? text : html`<time datetime="${datetime}">${text}</time>`}</span>`)}
+      </p>`;
+    case 'button':
+      return html`<p class="ivy-more-of" ${at}>
+        ${
+          card.leads === 'card' || card.href === null
+            ? html`<span class="ivy-read" aria-hidden="true">${row.label}</span>`
+            : link(card, [row.label], 'button')
+        }
       </p>`;
   }
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { BesideServer } from '../../../test/beside-server.js';
 import { fieldOf } from '../../../test/field-of.js';
 import { lensOf } from '../../../test/lens-of.js';
-import { ResultsWiring } from './results-wiring.js';
+import { ResultsWiring, type ResultsTab } from './results-wiring.js';
 
 const page = new BesideServer();
 beforeEach(() => page.open());
@@ -17,6 +17,7 @@ let lenses: Lens[];
 
 function Wiring({ config }: { config: object }) {
   const [lens, setLens] = useState(() => lensOf({ facets: [], ...config }));
+  const [tab, setTab] = useState<ResultsTab>('card');
   const dryRun = { answer: { total: 131 } } as DryRun;
   return (
     <ResultsWiring
@@ -26,6 +27,10 @@ function Wiring({ config }: { config: object }) {
       posts={480}
       reads="en"
       onReads={() => {}}
+      tab={tab}
+      onTab={setTab}
+      part={null}
+      onPart={() => {}}
       onEdit={(next) => {
         lenses.push(next);
         setLens(next);

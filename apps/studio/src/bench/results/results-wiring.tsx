@@ -1,15 +1,24 @@
 import type { DryRun } from '@ivy/core';
-import { useState, type KeyboardEvent } from 'react';
-import { CardsWiring } from './cards-wiring.js';
+import type { KeyboardEvent } from 'react';
+import { CardWiring } from '../card/card-wiring.js';
+import { LayoutWiring } from './layout-wiring.js';
 import { OrderWiring } from './order-wiring.js';
 import { PagesWiring } from './pages-wiring.js';
 import type { ResultsProps } from './parts.js';
 import { PostsWiring } from './posts-wiring.js';
 import { WordsWiring } from './words-wiring.js';
 
-const tabs = { cards: 'Cards', posts: 'Posts', order: 'Order', pages: 'Pages', words: 'Words' } as const;
-type Tab = keyof typeof tabs;
-const names = Object.keys(tabs) as Tab[];
+const tabs = {
+  card: 'Card',
+  layout: 'Layout',
+  posts: 'Posts',
+  order: 'Order',
+  pages: 'Pages',
+  words: 'Words',
+} as const;
+/** A part of the results' settings. */
+export type ResultsTab = keyof typeof tabs;
+const names = Object.keys(tabs) as ResultsTab[];
 
 interface Props extends ResultsProps {
   dryRun: DryRun | null;
@@ -18,16 +27,20 @@ interface Props extends ResultsProps {
   /** The language the live page is read in now. */
   reads: string;
   onReads: (language: string) => void;
+  /** What of the results is in hand, and which part of the card. */
+  tab: ResultsTab;
+  onTab: (tab: ResultsTab) => void;
+  part: number | null;
+  onPart: (at: number | null) => void;
 }
 
 /** What is not a facet: how cards lie, which posts there are, in which order, how many, and in what words. */
-export function ResultsWiring({ dryRun, posts, reads, onReads, ...props }: Props) {
-  const [tab, setTab] = useState<Tab>('cards');
+export function ResultsWiring({ dryRun, posts, reads, onReads, tab, onTab, part, onPart, ...props }: Props) {
   const press = (event: KeyboardEvent<HTMLElement>) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
     const next = names[(names.indexOf(tab) + by + names.length) % names.length]!;
-    setTab(next);
+    onTab(next);
     event.currentTarget.querySelector<HTMLElement>(`[data-tab=${next}]`)?.focus();
   };
   return (
@@ -36,7 +49,7 @@ export function ResultsWiring({ dryRun, posts, reads, onReads, ...props }: Props
         <h2 className="serif text-[21px] leading-tight font-semibold">
           Results <span className="remark text-[15px] font-normal text-ink-2">wiring</span>
         </h2>
-        <div role="tablist" aria-label="Results" className="mt-2 flex gap-3.5" onKeyDown={press}>
+        <div role="tablist" aria-label="Results" className="mt-2 flex gap-3" onKeyDown={press}>
           {names.map((name) => (
             <button
               key={name}
@@ -48,7 +61,7 @@ export function ResultsWiring({ dryRun, posts, reads, onReads, ...props }: Props
               aria-controls="results-tab"
               tabIndex={tab === name ? 0 : -1}
               className="border-b-2 border-transparent pb-1.5 text-ink-2 aria-selected:border-ivy aria-selected:font-semibold aria-selected:text-ink"
-              onClick={() => setTab(name)}
+              onClick={() => onTab(name)}
             >
               {tabs[name]}
             </button>
@@ -56,7 +69,8 @@ export function ResultsWiring({ dryRun, posts, reads, onReads, ...props }: Props
         </div>
       </header>
       <div id="results-tab" role="tabpanel" aria-labelledby={`tab-${tab}`} className="min-h-0 flex-1 overflow-y-auto">
-        {tab === 'cards' && <CardsWiring {...props} />}
+        {tab === 'card' && <CardWiring {...props} part={part} onPart={onPart} />}
+        {tab === 'layout' && <LayoutWiring {...props} />}
         {tab === 'posts' && <PostsWiring {...props} dryRun={dryRun} posts={posts} />}
         {tab === 'order' && <OrderWiring {...props} />}
         {tab === 'pages' && <PagesWiring {...props} />}

@@ -1,14 +1,12 @@
 import { fill } from '@ivy/core';
 import type { ComboboxControl, FacetView, OptionView } from '@ivy/view';
-import { html, nothing, type TemplateResult } from 'lit-html';
-import { live } from 'lit-html/directives/live.js';
-import { repeat } from 'lit-html/directives/repeat.js';
+import type { TemplateResult } from 'lit-html';
+import { partId, pickOption } from '../draw/part-id.js';
 import type { Listing } from '../listing/listing.js';
-import { drawMoreTerms, drawNone } from './find.js';
-import { drawCount, partId, pickOption } from './parts.js';
+import type { Lit } from './lit.js';
 
 /** Several of a list, by the combobox pattern of WAI-ARIA: focus stays in the box, arrows move in the list. */
-export function drawCombobox(listing: Listing, facet: FacetView): TemplateResult {
+export function drawCombobox({ html, live, nothing }: Lit, listing: Listing, facet: FacetView): TemplateResult {
   const control = facet.control as ComboboxControl;
   const { options, chosen, find } = control;
   const text = find?.text ?? listing.finder.texts.get(facet.key) ?? '';
@@ -45,9 +43,7 @@ export function drawCombobox(listing: Listing, facet: FacetView): TemplateResult
       chosen.length === 0
         ? nothing
         : html`<ul class="ivy-picked" aria-label=${control.picked}>
-            ${repeat(
-              chosen,
-              (option) => option.value,
+            ${chosen.map(
               (option) =>
                 html`<li>
                   <button
@@ -106,13 +102,15 @@ export function drawCombobox(listing: Listing, facet: FacetView): TemplateResult
                   pick(option);
                 }}
               >
-                <span class="ivy-label">${option.label}</span> ${drawCount(option)}
+                <span class="ivy-label">${option.label}</span>
+                ${option.count === null ? nothing : html`<span class="ivy-count">${option.count}</span>`}
               </li>`;
             })
           : nothing
       }
     </ul>
-    ${drawNone(isOpen ? (find?.none ?? null) : null)} ${drawMoreTerms(find)}
+    <p class="ivy-find-none" role="status">${(isOpen && find?.none) || nothing}</p>
+    ${find?.more ? html`<p class="ivy-more-terms">${find.more}</p>` : nothing}
   </div>`;
 }
 

@@ -1,7 +1,7 @@
 import { Choice, type ResultsProps } from './parts.js';
 
 /** How cards lie, where facets stand beside them, and when a choice counts. */
-export function CardsWiring({ lens, onEdit }: ResultsProps) {
+export function LayoutWiring({ lens, onEdit }: ResultsProps) {
   return (
     <>
       <Choice

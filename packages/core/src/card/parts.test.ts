@@ -1,0 +1,66 @@
+import { buildIndex } from '../engine/index/build.js';
+import { answer } from '../answer/answer.js';
+import { readAddress } from '../address/read.js';
+import { checkLens } from '../lens/check.js';
+import { readLens } from '../lens/lens.js';
+import { plainField, type FieldType } from '../model/post.js';
+import { makePart, partKind, partNames, partsFor, proposePart } from './parts.js';
+
+const field = (key: string, type: FieldType = 'text') => ({ ...plainField(key, key), type });
+
+test('every field a card can show is proposed as the part that suits it', () => {
+  const proposed = (type: FieldType) => proposePart(field('one', type))?.show;
+  const types: FieldType[] = ['image', 'text', 'html', 'date', 'datetime', 'terms', 'number', 'boolean', 'link'];
+  expect(types.map(proposed)).toEqual([
+    'picture',
+    'text',
+    'text',
+    'date',
+    'date',
+    'terms',
+    'number',
+    'yes-no',
+    'value',
+  ]);
+  expect(proposePart({ ...field('name'), role: 'title' })?.show).toBe('title');
+  expect(partsFor(field('day', 'date'))).toEqual(['date', 'value']);
+});
+
+test('each part has its settings filled in, and says which fields it reads', () => {
+  expect(makePart({ show: 'title', field: 'title' })).toEqual({
+    ...{ show: 'title', field: 'title', before: '', words: '', level: 3, lines: 0 },
+  });
+  const read = partNames.map((show) => partKind({ show }).fields(makePart({ show, field: 'one' })));
+  expect(read.filter((fields) => fields.length > 0)).toHaveLength(partNames.length - 1);
+  const summary = makePart({ show: 'text', field: 'summary', orElse: 'body' });
+  expect(partKind(summary).fields(summary)).toEqual(['summary', 'body']);
+});
+
+test('what a part can’t be, and fields a source does not have, are refused with their place', () => {
+  const wrong = readLens({
+    card: {
+      parts: [
+        { show: 'title', field: 'title', level: 9 },
+        { show: 'map', field: 'a' },
+      ],
+    },
+  });
+  expect(!wrong.ok && wrong.problems.map(({ pointer }) => pointer)).toEqual([
+    '/card/parts/0/level',
+    '/card/parts/1/show',
+  ]);
+  const config = { card: { parts: [{ show: 'text', field: 'summary', orElse: 'gone' }, { show: 'button' }] } };
+  const read = readLens(config);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  expect(checkLens(read.value, [field('summary')]).map(({ pointer }) => pointer)).toEqual(['/card/parts/0/orElse']);
+});
+
+test('answers carry what the card reads, also what stands in for something else, and no more', () => {
+  const fields = ['title', 'summary', 'body', 'secret'].map((key) => field(key));
+  const posts = [{ id: 'a', values: { title: 'Terns', body: 'All of it', secret: 'no' } }];
+  const index = buildIndex({ fields, taxonomies: {}, posts });
+  const read = readLens({ card: { parts: [{ show: 'text', field: 'summary', orElse: 'body' }] } });
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  const { query } = readAddress('', read.value, index, 0);
+  expect(answer(index, query).items[0]!.fields).toEqual({ body: 'All of it' });
+});

@@ -1,0 +1,131 @@
+import { englishTexts, makePart, type CardPart, type Item, type PartName } from '@ivy/core';
+import { cardViews } from './cards.js';
+import type { Shown } from './shown.js';
+
+const now = Date.UTC(2026, 4, 20);
+function viewOf(parts: (Partial<CardPart> & { show: PartName })[], fields: Item['fields'], more: object = {}) {
+  const {
+    item = {},
+    cardLink = { link: 'card', newTab: false },
+    facets = [],
+  } = more as {
+    item?: Partial<Item>;
+    cardLink?: object;
+    facets?: object[];
+  };
+  const shown = {
+    settings: {
+      card: parts.map((part) => makePart(part)),
+      cardLink,
+      facets,
+      look: { columns: 3 },
+      texts: englishTexts,
+      language: 'en-GB',
+      zone: 'UTC',
+    },
+    choices: { facets: {}, sort: null, page: 1 },
+    answer: { items: [{ id: 'a', title: 'Terns', link: '/a', fields, ...item }], facets: [] },
+    now,
+    resolve: (link: string) => link,
+    hrefOf: ({ facets: chosen }: { facets: object }) => `?${JSON.stringify(chosen)}`,
+    marks: null,
+  } as unknown as Shown;
+  return cardViews(shown)[0]!;
+}
+const words = (view: ReturnType<typeof viewOf>) =>
+  view.rows.map((row) =>
+    row.form === 'facts'
+      ? row.facts.map(({ text }) => text)
+      : row.form === 'terms'
+        ? row.labels.map(({ label }) => label)
+        : row.form === 'button'
+          ? row.label
+          : row.text.map(({ text }) => text).join(''),
+  );
+
+test('days are written as the part says, with words before and after', () => {
+  const styles = ['short', 'medium', 'long', 'full', 'month', 'relative'] as const;
+  const parts = styles.map((style) => ({ show: 'date' as const, field: 'day', style }));
+  expect(words(viewOf([{ show: 'title', field: 'title' }, ...parts], { day: '2026-05-06' }))).toEqual([
+    'Terns',
+    ['06/05/2026', '6 May 2026', '6 May 2026', expect.stringMatching(/^Wednesday,? 6 May 2026$/), 'May 2026', '2 weeks ago'],
+  ]);
+  const around = { show: 'date' as const, field: 'day', before: 'seen on', words: 'at dawn' };
+  expect(words(viewOf([around], { day: '2026-05-06' })).at(-1)).toEqual(['seen on 6 May 2026 at dawn']);
+});
+
+test('a text is cut, and another field stands in for an empty one', () => {
+  const part = { show: 'text' as const, field: 'summary', orElse: 'body', characters: 12 };
+  expect(words(viewOf([part], { summary: 'Terns over the bar' })).at(-1)).toBe('Terns over…');
+  expect(words(viewOf([part], { body: 'Mudflat at low water' })).at(-1)).toBe('Mudflat at…');
+  expect(words(viewOf([part], {}))).toEqual(['Terns']);
+});
+
+test('what a search marked stays marked up to the cut', () => {
+  const item = { marks: { summary: [[0, 5] as const, [15, 18] as const] } } as unknown as Partial<Item>;
+  const view = viewOf(
+    [{ show: 'text', field: 'summary', characters: 12 }],
+    { summary: 'Terns over the bar' },
+    { item },
+  );
+  expect(view.rows.at(-1)).toMatchObject({
+    text: [
+      { text: 'Terns', marked: true },
+      { text: ' over…', marked: false },
+    ],
+  });
+});
+
+test('terms are labels, text, or links that choose them where a facet has their field', () => {
+  const kind = [
+    { slug: 'survey', label: 'Survey' },
+    { slug: 'count', label: 'Count' },
+  ];
+  const facets = [{ key: 'what', field: 'kind', visible: true }];
+  const as = (how: 'labels' | 'text' | 'links', most = 0) =>
+    viewOf([{ show: 'terms', field: 'kind', as: how, most }], { kind }, { facets });
+  expect(words(as('labels')).at(-1)).toEqual(['Survey', 'Count']);
+  expect(words(as('text')).at(-1)).toEqual(['Survey, Count']);
+  expect(words(as('labels', 1)).at(-1)).toEqual(['Survey']);
+  const [, row] = as('links').rows;
+  expect(row?.form === 'terms' && row.labels.map(({ link }) => link?.href)).toEqual([
+    '?{"what":["survey"]}',
+    '?{"what":["count"]}',
+  ]);
+});
+
+test('a yes is a word or a badge, and a no is nothing', () => {
+  const part = { show: 'yes-no' as const, field: 'open', words: 'Join in' };
+  expect(words(viewOf([part], { open: true })).at(-1)).toEqual(['Join in']);
+  expect(viewOf([{ ...part, as: 'badge' }], { open: true }).badges).toEqual([{ text: 'Join in' }]);
+  expect(words(viewOf([part], { open: false }))).toEqual(['Terns']);
+});
+
+test('where a card leads, and that it opens beside the page, is said', () => {
+  const button = [{ show: 'button' as const }];
+  const view = viewOf(button, {}, { cardLink: { link: 'button', newTab: true } });
+  expect([view.href, view.leads, view.newTab, words(view)]).toEqual([
+    '/a',
+    'button',
+    'opens in a new tab',
+    ['Terns', 'Read on'],
+  ]);
+  expect(viewOf(button, {}, { cardLink: { link: 'none', newTab: false } }).href).toBeNull();
+  // a post that leads nowhere has no button
+  expect(words(viewOf(button, {}, { item: { link: null } }))).toEqual(['Terns']);
+});
+
+test('a picture is described by a field, and may stand beside the words', () => {
+  const part = {
+    show: 'picture' as const,
+    field: 'image',
+    alt: 'title',
+    place: 'side' as const,
+    aspect: '1/1' as const,
+  };
+  const view = viewOf([part], { image: '/a.jpg', title: 'A tern' });
+  expect([view.beside, view.pictures]).toEqual([
+    true,
+    [{ address: '/a.jpg', alt: 'A tern', aspect: '1/1', fit: 'cover', at: [0] }],
+  ]);
+});
