@@ -224,6 +224,7 @@ test('two people at one bench: the one who comes second chooses, and nothing is 
     body: JSON.stringify({ config: { ...draft, paging: { mode: 'pages', size: 5 } } }),
   });
   await browser.press('button', 'Cards, order and pages');
+  await browser.press('[role=tab]', 'Layout');
   await browser.press('[aria-label="Cards in a row"] button', '2');
   await browser.untilText('[role=alert]', 'Someone else saved this lens meanwhile');
   await browser.press('[role=alert] button', 'Take theirs');

@@ -70,7 +70,7 @@ test('a file of one’s own becomes a source, its fields found, and a sensible l
 
 test('a file can be dropped on the page', async () => {
   await browser.go(`${stage.studio}/sources`);
-  await browser.untilText('main', '2 sources');
+  await browser.untilText('main', '3 sources');
   await browser.run(`const data = new DataTransfer();
     data.items.add(new File(['id,title,kind\\n1,A,x\\n2,B,y\\n3,C,x'], 'dropped.csv', { type: 'text/csv' }));
     const zone = document.querySelector('.squared');

@@ -233,6 +233,9 @@ test('numbers: both thumbs by keys, an end typed, the unit in the chip, and the 
   await to.sendKeys('8', Key.ENTER);
   await browser.untilSearch('?minutes=3/8');
   await browser.until('the chip', async () => (await chips()).join() === '3 – 8 min');
+  await browser.until('the answer', () =>
+    browser.run(`return document.querySelector('.ivy-results-body').ariaBusy === 'false'`),
+  );
   const now = await matched();
   const search = await browser.search();
   await browser.driver.switchTo().newWindow('tab');

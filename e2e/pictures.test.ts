@@ -83,6 +83,15 @@ const views: View[] = [
     path: '/lenses/field-notes?q=tern',
     prepare: () => weighSearch(),
   },
+  {
+    name: 'bench-card',
+    path: '/lenses/field-notes',
+    prepare: async () => {
+      await resultsOf('Card', 'Summary');
+      await browser.press('[data-part-row]', 'Summary');
+      await browser.untilText('[aria-label=Wiring]', 'Characters at most');
+    },
+  },
   { name: 'bench-posts', path: '/lenses/field-notes', prepare: () => choosePosts() },
   { name: 'bench-order', path: '/lenses/field-notes', prepare: () => resultsOf('Order', 'in use at first') },
   { name: 'bench-words', path: '/lenses/field-notes', prepare: () => speakGerman() },

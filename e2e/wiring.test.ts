@@ -68,7 +68,7 @@ test.each(['ivy', 'ivy-night'])('axe finds nothing in any wiring, in %s colours'
     found.push(...(await browser.axe('[aria-label=Wiring]')).map((problem) => `${row} ${problem}`));
   }
   await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
-  for (const tab of ['Cards', 'Posts', 'Order', 'Pages', 'Words']) {
+  for (const tab of ['Card', 'Layout', 'Posts', 'Order', 'Pages', 'Words']) {
     await browser.press('[role=tab]', tab);
     found.push(...(await browser.axe('[aria-label=Wiring]')).map((problem) => `${tab} ${problem}`));
   }
@@ -283,6 +283,7 @@ test('the page is pulled to any width, by its edge or by keys', async () => {
 
 test('choices can wait for a button, and visitors can read in another language', async () => {
   await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
+  await browser.press('[role=tab]', 'Layout');
   await browser.press('[aria-label="A choice counts"] button', 'on a button');
   await onPage(() => browser.find('.ivy-apply'));
   await browser.press('[role=tab]', 'Words');

@@ -8,17 +8,19 @@ function viewOf(parts: (Partial<CardPart> & { show: PartName })[], fields: Item[
     item = {},
     cardLink = { link: 'card', newTab: false },
     facets = [],
+    arrangement = 'grid',
   } = more as {
     item?: Partial<Item>;
     cardLink?: object;
     facets?: object[];
+    arrangement?: string;
   };
   const shown = {
     settings: {
       card: parts.map((part) => makePart(part)),
       cardLink,
       facets,
-      look: { columns: 3 },
+      look: { columns: 3, arrangement },
       texts: englishTexts,
       language: 'en-GB',
       zone: 'UTC',
@@ -48,7 +50,14 @@ test('days are written as the part says, with words before and after', () => {
   const parts = styles.map((style) => ({ show: 'date' as const, field: 'day', style }));
   expect(words(viewOf([{ show: 'title', field: 'title' }, ...parts], { day: '2026-05-06' }))).toEqual([
     'Terns',
-    ['06/05/2026', '6 May 2026', '6 May 2026', expect.stringMatching(/^Wednesday,? 6 May 2026$/), 'May 2026', '2 weeks ago'],
+    [
+      '06/05/2026',
+      '6 May 2026',
+      '6 May 2026',
+      expect.stringMatching(/^Wednesday,? 6 May 2026$/),
+      'May 2026',
+      '2 weeks ago',
+    ],
   ]);
   const around = { show: 'date' as const, field: 'day', before: 'seen on', words: 'at dawn' };
   expect(words(viewOf([around], { day: '2026-05-06' })).at(-1)).toEqual(['seen on 6 May 2026 at dawn']);
@@ -128,4 +137,17 @@ test('a picture is described by a field, and may stand beside the words', () => 
     true,
     [{ address: '/a.jpg', alt: 'A tern', aspect: '1/1', fit: 'cover', at: [0] }],
   ]);
+});
+
+test('in rows pictures stand beside the words; a list has room for lines alone', () => {
+  const parts = [
+    { show: 'picture' as const, field: 'image' },
+    { show: 'title' as const, field: 'title' },
+    { show: 'text' as const, field: 'summary' },
+    { show: 'date' as const, field: 'day' },
+  ];
+  const fields = { image: '/a.jpg', title: 'Terns', summary: 'Over the bar', day: '2026-05-06' };
+  expect(viewOf(parts, fields, { arrangement: 'rows' }).beside).toBe(true);
+  const list = viewOf(parts, fields, { arrangement: 'list' });
+  expect([list.pictures, words(list)]).toEqual([[], ['Terns', ['6 May 2026']]]);
 });

@@ -79,7 +79,10 @@ export function cardViews(shown: Shown, items: readonly Item[] = shown.answer.it
 function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): CardView {
   const { settings, resolve, marks } = shown;
   const { link, newTab } = settings.cardLink;
-  const parts = settings.card.filter((part) => valueOf(part, item) !== undefined);
+  const { arrangement } = settings.look;
+  // a list is of lines: what takes more room than that is left out
+  const fits = ({ show }: CardPart) => arrangement !== 'list' || (show !== 'picture' && show !== 'text');
+  const parts = settings.card.filter((part) => fits(part) && valueOf(part, item) !== undefined);
   const pictures = parts.filter((part) => part.show === 'picture');
   const badges = parts.filter((part) => part.show === 'yes-no' && part.as === 'badge');
   const others = parts.filter((part) => part.show !== 'picture' && !badges.includes(part));
@@ -103,7 +106,7 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
       return address === null ? [] : { address, alt: alt === undefined ? '' : plain(alt), aspect, fit, at };
     }),
     badges: badges.flatMap((part) => factOf(part, item.fields[part.field]!, shown) ?? []),
-    beside: pictures.some(({ place }) => place === 'side'),
+    beside: pictures.some(({ place }) => place === 'side' || arrangement.startsWith('rows')),
     rows: hasTitle ? rows : [title, ...rows],
     soon,
     mark: canMark ? { label: fill(settings.texts.mark, { title: item.title }), on: marks!.has(item.id) } : null,

@@ -93,10 +93,15 @@ const lensShape = object({
     object({
       /** Where the facets stand on a wide page. */
       facets: withDefault(choice('side', 'top'), () => 'side' as const),
+      /** How cards lie: in columns or in rows, the picture first or last, or as a list of lines without pictures. */
+      arrangement: withDefault(
+        choice('grid', 'columns-reversed', 'rows', 'rows-reversed', 'list'),
+        () => 'grid' as const,
+      ),
       /** Cards in a row where there is room. */
       columns: withDefault(whole(1, 6), () => 3),
     }),
-    () => ({ facets: 'side' as const, columns: 3 }),
+    () => ({ facets: 'side' as const, arrangement: 'grid' as const, columns: 3 }),
   ),
   texts: withDefault(textsShape, () => ({})),
   /** What visitors read in further languages: words by tag, and what the lens itself says by where it stands. */

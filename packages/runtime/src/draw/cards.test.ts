@@ -14,12 +14,17 @@ function drawn(item: Partial<Item>): HTMLElement {
   const page = document.createElement('div');
   const whole = { id: 'a', title: 'Tern', link: null, fields: {}, ...item };
   const shown = {
-    settings: { facets: [], card, cardLink: { link: 'card', newTab: false }, look: { columns: 3 } },
+    settings: {
+      facets: [],
+      card,
+      cardLink: { link: 'card', newTab: false },
+      look: { columns: 3, arrangement: 'grid' },
+    },
     answer: { items: [whole] },
     resolve: safeAddress,
     marks: new Set<string>(),
   };
-  render(drawCards({} as Listing, cardViews(shown as unknown as Shown)), page);
+  render(drawCards({ settings: shown.settings } as unknown as Listing, cardViews(shown as unknown as Shown)), page);
   return page;
 }
 

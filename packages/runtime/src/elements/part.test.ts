@@ -9,7 +9,7 @@ let asked: Asked[] = [];
 
 const settings = {
   facets: [{ key: 'kind' }],
-  look: { facets: 'side', columns: 3 },
+  look: { facets: 'side', columns: 3, arrangement: 'grid' },
   card: [],
   cardLink: { link: 'card', newTab: false },
   sort: [],

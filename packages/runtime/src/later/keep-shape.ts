@@ -9,9 +9,9 @@ export function keepShape(listing: string, { look, card, facets }: Settings, ans
   const seen = facets.filter(({ visible }) => visible);
   const shape: Shape = {
     facets: seen.length > 0 ? look.facets : 'none',
-    columns: look.columns,
+    columns: /rows|list/.test(look.arrangement) ? 1 : look.columns,
     cards: Math.min(12, answer.pageSize),
-    hasPictures: card.some(({ show }) => show === 'picture'),
+    hasPictures: look.arrangement !== 'list' && card.some(({ show }) => show === 'picture'),
     lines: seen.map(({ key, folded }) => {
       const facet = answer.facets.find((one) => one.key === key);
       return folded ? 0 : Math.min(mostLines, facet && 'options' in facet ? facet.options.length : 1);

@@ -5,7 +5,7 @@ import { HttpTransport } from './transport.js';
 
 const settings = {
   facets: [{ key: 'q' }, { key: 'kind' }],
-  look: { facets: 'side', columns: 3 },
+  look: { facets: 'side', columns: 3, arrangement: 'grid' },
   card: [],
   cardLink: { link: 'card', newTab: false },
   defaultSort: null,

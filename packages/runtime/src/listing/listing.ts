@@ -294,6 +294,8 @@ export class Listing {
       this.#take(reply);
       this.answered(withForeign(address, reply.answer.address, reply.settings.names), address);
       this.#tell('answer');
+      // what it follows may have changed while this was on its way
+      if (reply.settings.follows?.length) void this.follow();
     } catch (error) {
       if (!running.signal.aborted) this.waiting = false;
       this.#fail(error, running.signal);
@@ -317,8 +319,8 @@ export class Listing {
   /** Takes what is chosen in the listings it follows, and says whether that is another thing than before. */
   async #isDrivenAnew({ settings, answer }: Reply): Promise<boolean> {
     const follows = settings.follows ?? [];
-    if (follows.length > 0 && !this.answer) this.choices = choicesOf(answer, settings);
-    // two that follow each other would wait for good, so this one is known from here on
+    // two that follow each other would wait for good: what is chosen here can be followed from here on
+    if (!this.answer) this.choices = choicesOf(answer, settings);
     this.#isKnown();
     const parts: string[] = [];
     for (const { lens, facet, field } of follows) {

@@ -8,7 +8,7 @@ const settings = {
     { key: 'day', visible: true, folded: true },
     { key: 'fixed', visible: false, folded: false },
   ],
-  look: { facets: 'top', columns: 2 },
+  look: { facets: 'top', columns: 2, arrangement: 'grid' },
   card: [{ show: 'title', field: 'title', words: '' }],
 } as unknown as Settings;
 const answer = {

@@ -1,9 +1,10 @@
+import type { Settings } from '@ivy/core';
 import type { CardRow, CardView, PictureView, TextPiece } from '@ivy/view';
 import { html, type Markup } from './markup.js';
 
 /** The cards of a page, as the page script draws them. */
-export function drawCards(cards: readonly CardView[]): Markup {
-  return html`<ul class="ivy-cards">
+export function drawCards(cards: readonly CardView[], { arrangement }: Settings['look']): Markup {
+  return html`<ul class="ivy-cards" data-as="${arrangement}">
     ${cards.map(drawCard)}
   </ul>`;
 }

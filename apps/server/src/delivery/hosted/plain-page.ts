@@ -1,3 +1,4 @@
+import type { Settings } from '@ivy/core';
 import type { ChipsView, MoreView, NumbersView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
 import { drawCards } from './plain-cards.js';
 import { drawFacets } from './plain-facets.js';
@@ -49,7 +50,8 @@ export function drawPlain({ view, shown: { settings }, foreign, path }: Plain): 
       </div>
       <h2 class="ivy-unseen">${settings.texts.results}</h2>
       ${view.notices.length > 0 && html`<div class="ivy-notices">${view.notices.map((words) => html`<p>${words}</p>`)}</div>`}
-      ${view.empty ? drawEmpty(view.empty) : drawCards(view.cards)} ${view.pager && drawPager(view.pager)}
+      ${view.empty ? drawEmpty(view.empty, settings.look) : drawCards(view.cards, settings.look)}
+      ${view.pager && drawPager(view.pager)}
     </div>
   </form>`;
 }
@@ -86,7 +88,7 @@ function drawSort({ label, name, options }: SortView): Markup {
   >`;
 }
 
-function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>): Markup {
+function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, look: Settings['look']): Markup {
   return html`<div class="ivy-empty">
       <p class="ivy-empty-title">${title}</p>
       ${
@@ -100,7 +102,7 @@ function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>): M
     ${
       others &&
       html`<h3 class="ivy-others">${others.title}</h3>
-        ${drawCards(others.cards)}`
+        ${drawCards(others.cards, look)}`
     }`;
 }
 

@@ -75,9 +75,7 @@ test('a part in hand is set, shown another way and keeps what both know', () => 
   page.type('Words after', '(more)');
   expect(card().parts[0]).toMatchObject({ lines: 3, before: 'Seen:', words: '(more)' });
   page.press('Any value');
-  expect(card().parts[0]).toEqual(
-    makePart({ show: 'value', field: 'body', before: 'Seen:', words: '(more)' }),
-  );
+  expect(card().parts[0]).toEqual(makePart({ show: 'value', field: 'body', before: 'Seen:', words: '(more)' }));
 });
 
 test('pictures, titles and days have settings of their own', () => {
