@@ -307,3 +307,19 @@ test('all of it is kept', async () => {
   expect(facet('place')).toMatchObject({ kind: 'tree', folded: true });
   expect(facet('volunteers')).toMatchObject({ kind: 'switch', both: true, labels: { no: 'Wardens only' } });
 });
+
+test('a field of a search counts for more: the first page changes, and what has moved is listed', async () => {
+  await browser.go(`${stage.studio}/lenses/field-notes?q=tern`);
+  await browser.press('[data-row=q]');
+  const titles = () => onPage(() => browser.texts('.ivy-card .ivy-title'));
+  await browser.until('the page is searched', async () => (await titles()).length > 3);
+  const before = await titles();
+  const weight = await browser.find('[aria-label="Weight of Summary"]');
+  for (let n = 0; n < 5; n++) await weight.sendKeys(Key.ARROW_RIGHT);
+  await browser.until('another page', async () => (await titles()).join() !== before.join());
+  const moves = () => browser.texts('[aria-label="First page by these weights"] li');
+  await browser.until('places are told', async () => (await moves()).some((move) => /↑\d/.test(move)));
+  expect((await moves())[0]).toContain((await titles())[0]);
+  await browser.press('button', 'Usual weights');
+  await browser.until('as before', async () => (await titles()).join() === before.join());
+});
