@@ -65,11 +65,11 @@ export function measurePage() {
     const url = `http://127.0.0.1:${site.address().port}/`;
     try {
       return await withChromium(async (driver) => {
+        const scripting = await measureScripting(driver, url, '');
+        const hundred = await measureScripting(driver, url, '?size=100');
         const shift = {};
         for (const [name, network] of Object.entries({ fast, slow }))
           shift[name] = await measureShift(driver, url, network);
-        const scripting = await measureScripting(driver, url, '');
-        const hundred = await measureScripting(driver, url, '?size=100');
         const paint = { bare: await largestPaint(driver, `${url}bare`), listing: await largestPaint(driver, url) };
         fetched.length = 0;
         await open(driver, url);
@@ -130,6 +130,7 @@ async function measureShift(driver, url, network) {
   await command(driver, 'Page.removeScriptToEvaluateOnNewDocument', { identifier });
   await command(driver, 'Network.emulateNetworkConditions', fast);
   await command(driver, 'Network.setCacheDisabled', { cacheDisabled: false });
+  await command(driver, 'Network.disable');
   return moved;
 }
 

@@ -23,7 +23,9 @@ export class EmbedController {
       .header('access-control-allow-origin', '*')
       .header('cross-origin-resource-policy', 'cross-origin')
       .header('cache-control', lasts)
-      .header('vary', 'accept-encoding');
+      .header('vary', 'accept-encoding')
+      // whoever weighs a page may know how large its script is
+      .header('timing-allow-origin', '*');
     const accepted = request.headers['accept-encoding'] ?? '';
     const encoding = (['br', 'gzip'] as const).find((one) => new RegExp(`\\b${one}\\b(?!\\s*;\\s*q=0)`).test(accepted));
     if (encoding) void reply.header('content-encoding', encoding).send(packedFile(file)[encoding]);

@@ -28,6 +28,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}',
     '/api/v1/lenses/{slug}/draft',
     '/api/v1/lenses/{slug}/draft/dry-run',
+    '/api/v1/lenses/{slug}/draft/listing/{known}',
     '/api/v1/lenses/{slug}/draft/results',
     '/api/v1/lenses/{slug}/draft/terms/{facet}',
     '/api/v1/lenses/{slug}/draft/why/{postId}',

@@ -85,8 +85,11 @@ test.each([
   ['an attribute', (element: HTMLElement) => element.setAttribute('name', 'walks')],
   ['a property', (element: HTMLElement) => Object.assign(element, { name: 'walks' })],
 ])('a name that is set late, as %s, is heard', async (_what, set) => {
+  // that it has no name yet is said
+  const said = jest.spyOn(console, 'error').mockImplementation(() => {});
   const element = put('ivy-count', {});
   await turn();
+  said.mockRestore();
   expect(asked).toHaveLength(0);
   set(element);
   await asked[0]!.reply(3);

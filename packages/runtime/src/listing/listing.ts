@@ -1,6 +1,7 @@
 import { Lru, splitAddress, type Answer, type Settings } from '@ivy/core';
 import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { pageBar, type AddressBar } from './address-bar.js';
+import { drivenBy, type Neighbours } from './following.js';
 import { keepFolds, readFolds } from './kept.js';
 import { Marks } from './marks.js';
 import { Opened } from './opened.js';
@@ -11,14 +12,6 @@ import { Refusal, type Reply, type Transport } from './transport.js';
 
 /** `gone`: there is no such listing, or not as it is asked for here. */
 export type Status = 'loading' | 'ready' | 'failed' | 'gone';
-
-/** The other listings of a page, for those that follow them. */
-export interface Neighbours {
-  /** The listing of a lens. */
-  driverOf: (lens: string) => Listing | undefined;
-  /** What is chosen in a listing has changed. */
-  changed: (listing: Listing) => void;
-}
 
 /** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
@@ -318,18 +311,10 @@ export class Listing {
 
   /** Takes what is chosen in the listings it follows, and says whether that is another thing than before. */
   async #isDrivenAnew({ settings, answer }: Reply): Promise<boolean> {
-    const follows = settings.follows ?? [];
     // two that follow each other would wait for good: what is chosen here can be followed from here on
     if (!this.answer) this.choices = choicesOf(answer, settings);
     this.#isKnown();
-    const parts: string[] = [];
-    for (const { lens, facet, field } of follows) {
-      const driver = this.neighbours?.driverOf(lens);
-      await driver?.known;
-      const terms = driver?.choices.facets[facet];
-      if (terms?.length) parts.push(`${field}:${terms.join()}`);
-    }
-    const driven = parts.length > 0 ? `~driven=${encodeURIComponent(parts.join(';'))}&` : '';
+    const driven = await drivenBy(settings.follows ?? [], this.neighbours);
     const isAnew = driven !== this.#driven;
     this.#driven = driven;
     return isAnew;

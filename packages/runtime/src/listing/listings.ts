@@ -1,3 +1,4 @@
+import type { Driver } from './following.js';
 import { Listing } from './listing.js';
 import { HttpTransport } from './transport.js';
 
@@ -40,7 +41,7 @@ function firstOf(origin: string, lens: string): Listing | undefined {
 }
 
 /** Has the other listings look whether what they follow has changed. */
-function followAll(changed: Listing): void {
+function followAll(changed: Driver): void {
   for (const one of listings.values()) if (one !== changed) void one.follow();
 }
 
