@@ -93,7 +93,6 @@ const views: View[] = [
     },
   },
   { name: 'bench-posts', path: '/lenses/field-notes', prepare: () => choosePosts() },
-  { name: 'bench-order', path: '/lenses/field-notes', prepare: () => resultsOf('Order', 'in use at first') },
   { name: 'bench-words', path: '/lenses/field-notes', prepare: () => speakGerman() },
   {
     name: 'bench-plain',
