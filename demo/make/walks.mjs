@@ -1,6 +1,6 @@
 // Makes the wardens' calendar of walks, always the same one: days or spans of days, at the places of the notes.
 import { random } from './random.mjs';
-import { observers, places } from './words.mjs';
+import { months, observers, places } from './words.mjs';
 
 const day = 86_400_000;
 const first = Date.UTC(2026, 5, 13);
@@ -27,26 +27,11 @@ const titles = {
 };
 const notes = {
   'Guided walk': 'Two hours with a warden, at the pace of whoever is slowest.',
-  'Bird count': 'Telescopes are there. Bring a pencil and something warm.',
+  'Bird count': 'Telescopes are there. Bring a pencil and a thick coat.',
   'Camp on the spit': 'We watch in turns, so that the nests are never alone.',
   'Work party': 'Gloves and soup are ours, old clothes are yours.',
   'Open boat': 'Twelve seats, and no landing.',
 };
-const months = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-];
-
 export function makeWalks() {
   const chance = random('orrin walks');
   const walks = Array.from({ length: count }, (_, i) => {

@@ -43,7 +43,7 @@ export class OnPage {
     });
   }
 
-  /** Types into a box, or picks of a list. */
+  /** Types into a box, or chooses from a list. */
   type(name: string, value: string): void {
     act(() => {
       const box = this.named<HTMLInputElement>(name);

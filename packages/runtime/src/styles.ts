@@ -1,15 +1,22 @@
 import { sheet } from './sheet.js';
 
-const done = new WeakSet<Document>();
+let first: HTMLStyleElement | undefined;
 
 /**
- * Puts the sheet on a page, once. First in the page's order, so that its layer is the weakest. All rules are in
+ * Puts the sheet on the page, once. First in the page's order, so that its layer is the weakest. All rules are in
  * `@layer ivy` and inside `:where()`, so any plain rule of the page's own sheet wins without force; fonts are the page's.
  */
-export function addStyles(page: Document): void {
-  if (done.has(page)) return;
-  done.add(page);
-  const style = page.createElement('style');
-  style.textContent = sheet;
-  page.head.prepend(style);
+export function addStyles(): void {
+  if (!first) document.head.prepend((first = styleOf(sheet)));
+}
+
+/** Puts further rules of ours behind the sheet. */
+export function addRules(rules: string): void {
+  first?.after(styleOf(rules));
+}
+
+function styleOf(rules: string): HTMLStyleElement {
+  const style = document.createElement('style');
+  style.textContent = rules;
+  return style;
 }

@@ -25,17 +25,16 @@ export interface LabelView {
   link: Link | null;
 }
 
-/** A row of a card's words. */
-export type CardRow = (
+/** What stands in a row of a card's words. */
+type RowContent =
   | { form: 'title'; text: TextPiece[]; level: number; lines: number }
   | { form: 'text'; text: TextPiece[]; lines: number }
   | { form: 'terms'; labels: LabelView[] }
   | { form: 'facts'; facts: FactView[] }
-  | { form: 'button'; label: string }
-) & {
-  /** Which parts of the card stand in it, by their places. */
-  at: number[];
-};
+  | { form: 'button'; label: string };
+
+/** A row of a card's words, with the places of the parts that stand in it. */
+export type CardRow = RowContent & { at: number[] };
 
 export interface PictureView {
   address: string;
@@ -120,9 +119,7 @@ function valueOf(part: CardPart, { fields, link }: Item): ItemValue | undefined 
   return value === undefined && part.show === 'text' && part.orElse !== '' ? own(fields, part.orElse) : value;
 }
 
-type Row = CardRow extends infer R ? (R extends { form: string } ? Omit<R, 'at'> : never) : never;
-
-function rowView(row: readonly CardPart[], item: Item, shown: Shown): Row | null {
+function rowView(row: readonly CardPart[], item: Item, shown: Shown): RowContent | null {
   const [part] = row as [CardPart];
   if (part.show === 'title') {
     return { form: 'title', text: marked(item.title, item, part.field), level: part.level, lines: part.lines };
@@ -140,7 +137,7 @@ function rowView(row: readonly CardPart[], item: Item, shown: Shown): Row | null
   return facts.length === 0 ? null : { form: 'facts', facts };
 }
 
-function labelsOf(row: readonly CardPart[], item: Item, shown: Shown): Row | null {
+function labelsOf(row: readonly CardPart[], item: Item, shown: Shown): RowContent | null {
   const labels = row.flatMap((part) => {
     if (part.show !== 'terms') return [];
     const value = item.fields[part.field]!;

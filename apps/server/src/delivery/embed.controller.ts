@@ -12,7 +12,7 @@ import { packedFile } from './packed-file.js';
 export class EmbedController {
   /** The page script, its sheet, and what it fetches when it is needed. */
   @Get('embed/:file')
-  file(@Param('file') name: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): void {
+  async file(@Param('file') name: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
     const kind = /^ivy-[\w-]{1,60}\.(js|css)$/.exec(name)?.[1];
     const file = fromRoot('packages', 'runtime', 'dist', name);
     if (kind === undefined || !existsSync(file)) throw missing(name);
@@ -28,7 +28,7 @@ export class EmbedController {
       .header('timing-allow-origin', '*');
     const accepted = request.headers['accept-encoding'] ?? '';
     const encoding = (['br', 'gzip'] as const).find((one) => new RegExp(`\\b${one}\\b(?!\\s*;\\s*q=0)`).test(accepted));
-    if (encoding) void reply.header('content-encoding', encoding).send(packedFile(file)[encoding]);
+    if (encoding) void reply.header('content-encoding', encoding).send((await packedFile(file))[encoding]);
     else void reply.send(createReadStream(file));
   }
 

@@ -2,7 +2,7 @@ import { kindOf, type Facet } from '../kinds/kinds.js';
 import { addressNames } from './address-names.js';
 import type { Lens } from './lens.js';
 import { isLanguage, isZone } from './locale.js';
-import type { Field } from '../model/post.js';
+import { hasTerms, type Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
 import { isInherited } from '../text/own.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
@@ -20,14 +20,19 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     const hint = near ? `; did you mean “${near}”?` : '';
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
+  const needsTerms = (key: string, pointer: string) => {
+    const field = byKey.get(key);
+    if (!field) needsField(key, pointer);
+    else if (!hasTerms(field)) problems.push({ pointer, message: `names “${key}”, which is no field of terms` });
+  };
   lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
   lens.follows.forEach(({ lens: other, facet, field }, i) => {
-    needsField(field, `/follows/${i}/field`);
+    needsTerms(field, `/follows/${i}/field`);
     const first = lens.follows.findIndex((one) => one.lens === other && one.facet === facet);
     if (first < i)
       problems.push({ pointer: `/follows/${i}`, message: `follows “${facet}” of “${other}” a second time` });
   });
-  lens.nothing.where.forEach((entry, i) => needsField(entry.field, `/nothing/where/${i}/field`));
+  lens.nothing.where.forEach((entry, i) => needsTerms(entry.field, `/nothing/where/${i}/field`));
   const searches = lens.facets.flatMap((facet, i) => (kindOf(facet).finding ? [i] : []));
   for (const i of searches.slice(textsKept)) {
     problems.push({ pointer: `/facets/${i}`, message: `is one search too many; a lens may have ${textsKept}` });

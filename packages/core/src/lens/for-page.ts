@@ -1,5 +1,5 @@
 import { kindOf } from '../kinds/kinds.js';
-import type { Field } from '../model/post.js';
+import { hasTerms, type Field } from '../model/post.js';
 import { bestLanguage, lensIn } from './languages.js';
 import type { Lens } from './lens.js';
 
@@ -45,24 +45,37 @@ export function lensForPage(
     const name = condition.slice(0, Math.max(0, at)).trim();
     const facet = lens.facets.find((one) => one.key === name);
     const key = fields.some((one) => one.key === name) ? name : facet && kindOf(facet).fields(facet)[0];
-    const type = fields.find((one) => one.key === key)?.type;
-    if (at < 0 || key === undefined || (type !== 'terms' && type !== 'boolean')) {
+    if (at < 0 || !fields.some((one) => one.key === key && hasTerms(one))) {
       return `“${condition.trim().slice(0, 80)}” is no condition: write a field of terms and one of them, such as kind:survey.`;
     }
-    within.push({ field: key, is: [condition.slice(at + 1).trim()] });
+    within.push({ field: key!, is: [condition.slice(at + 1).trim()] });
   }
-  for (const choice of driven.split(';').filter((one) => one !== '')) {
-    const at = choice.lastIndexOf(':');
-    const field = choice.slice(0, Math.max(0, at));
-    if (!lens.follows.some((one) => one.field === field)) {
-      return `“${choice.slice(0, 80)}” is not followed: write a field that the lens follows others in, and terms of it.`;
-    }
-    const is = choice.slice(at + 1).split(',');
-    if (is.length > mostTerms) return `At most ${mostTerms} terms of a field can be followed.`;
-    within.push({ field, is });
-  }
+  within.push(...followed(lens, fields, driven));
   const spoken = lensIn(lens, bestLanguage(lens, languages));
   const narrowed: NarrowedScope = within.length > 0 ? { ...lens.scope, within } : lens.scope;
   const address = prefix === null ? lens.address : { ...lens.address, prefix };
   return { ...spoken, scope: narrowed, address };
+}
+
+/**
+ * What is chosen in the lenses that one follows, as conditions. A page may still know an older release: what is not followed
+ * any more is passed over, and its next question will be right.
+ */
+function followed({ follows }: Lens, fields: readonly Field[], driven: string): Lens['scope']['where'] {
+  const choices = driven.split(';').slice(0, follows.length);
+  return choices.flatMap((choice) => {
+    const at = choice.lastIndexOf(':');
+    const field = choice.slice(0, Math.max(0, at));
+    const isFollowed =
+      follows.some((one) => one.field === field) && fields.some((one) => one.key === field && hasTerms(one));
+    return isFollowed
+      ? {
+          field,
+          is: choice
+            .slice(at + 1)
+            .split(',')
+            .slice(0, mostTerms),
+        }
+      : [];
+  });
 }

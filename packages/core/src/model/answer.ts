@@ -44,12 +44,12 @@ export interface Bucket<V> {
 
 /** A way out of an empty answer: what leaving some facets out gives, or taking another term in one. */
 export interface Way {
-  /** The first of those it lifts. */
+  /** The first of those it leaves out. */
   without: string;
-  /** Keys of the facets it lifts. */
+  /** Keys of the facets it leaves out. */
   lifts: string[];
   matched: number;
   address: string;
-  /** Instead of being lifted, a facet gets another term in the place of one. */
+  /** Instead of being left out, a facet gets another term in the place of one. */
   instead?: { facet: string; value: string; for: string };
 }

@@ -69,3 +69,8 @@ export function plainField(key: string, label: string): Field {
 export function fieldWithRole(fields: readonly Field[], role: FieldRole): Field | undefined {
   return fields.find((field) => field.role === role);
 }
+
+/** Whether posts can be told apart by the terms of a field. Of any other a column would have to be made first. */
+export function hasTerms({ type }: Pick<Field, 'type'>): boolean {
+  return type === 'terms' || type === 'boolean';
+}

@@ -45,7 +45,7 @@ test('of several, the list opens by a press or by an arrow, and closes by Escape
   expect(shown.at(-1)).toBe('Tern');
 });
 
-test('the arrows go along the list and stop at its ends; Enter picks, and the list stays open', async () => {
+test('the arrows go along the list and stop at its ends; Enter chooses, and the list stays open', async () => {
   visit = await Visit.to([several]);
   for (const one of ['ArrowDown', 'ArrowDown', 'ArrowDown']) await key(one);
   expect(active()).toBe('Dune');
@@ -69,7 +69,7 @@ test('typing narrows the list, without marks and capitals; what is not there is 
   expect(visit.address).toBe('');
 });
 
-test('a press on an option picks it without the box losing the focus', async () => {
+test('a press on an option chooses it without the box losing the focus', async () => {
   visit = await Visit.to([several]);
   box().click();
   await visit.settle();

@@ -1,4 +1,5 @@
 import { nothing } from 'lit-html';
+import { addRules } from '../styles.js';
 
 /** What the first paint does not need. */
 export type Later = typeof import('../later/later.js');
@@ -10,7 +11,7 @@ let loading: Promise<void> | undefined;
 export function fetchLater(): Promise<void> {
   loading ??= import('../later/later.js').then(
     (found) => {
-      found.addRules(document);
+      addRules(found.sheet);
       later = found;
     },
     () => {

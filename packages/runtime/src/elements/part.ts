@@ -43,7 +43,7 @@ export abstract class Part extends HTMLElement {
   protected abstract render(): unknown;
 
   connectedCallback(): void {
-    addStyles(document);
+    addStyles();
     takeEarly(this);
     this.#join();
     // whoever makes elements by script may name them a little later

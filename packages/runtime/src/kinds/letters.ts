@@ -1,5 +1,5 @@
 import { drawPresses } from '../draw/presses.js';
 import type { DrawFacet } from '../draw/parts.js';
 
-/** A board of letters, each a link. */
+/** Letters side by side, each a link. */
 export const letters: DrawFacet = drawPresses;

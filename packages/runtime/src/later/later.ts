@@ -10,4 +10,4 @@ export { move } from './move.js';
 export { watchNearness } from './near.js';
 export { drawSheet } from './sheet.js';
 export { drawThumbs } from './thumbs.js';
-export { addRules } from './rules.js';
+export { sheet } from './later-sheet.js';

@@ -1,9 +1,9 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { partsFor, proposePart, type CardPart, type FieldDescription, type Lens, type PartName } from '@ivy/core';
-import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useRef, type KeyboardEvent } from 'react';
-import { Choice, type ResultsProps } from '../results/parts.js';
+import { Choice, MoveButtons, type ResultsProps } from '../results/parts.js';
 import { addPart, changePart, partsOf, placePart, removePart, showAs } from './edits.js';
 import { deskOf, partDesks } from './part-desks.js';
 
@@ -153,24 +153,7 @@ function PartRow({
       </button>
       {inHand && (
         <span className="flex pe-2">
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Move ${label} up`}
-            disabled={isFirst}
-            onClick={() => onMove(-1)}
-          >
-            <ArrowUp size={14} />
-          </button>
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Move ${label} down`}
-            disabled={isLast}
-            onClick={() => onMove(1)}
-          >
-            <ArrowDown size={14} />
-          </button>
+          <MoveButtons label={label} canMove={[!isFirst, !isLast]} onMove={onMove} />
           {onRemove && (
             <button type="button" className="icon-button" aria-label={`Take ${label} off the card`} onClick={onRemove}>
               <Trash2 size={14} />

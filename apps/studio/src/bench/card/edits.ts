@@ -44,9 +44,10 @@ export function changePart(lens: Lens, fields: readonly Field[], at: number, cha
   );
 }
 
-/** Shows a field as another part; what both know is kept. */
+/** Shows a field as another part; what both know is kept. A part that reads no field stays as it is. */
 export function showAs(lens: Lens, fields: readonly Field[], at: number, show: PartName): Lens {
   const parts = partsOf(lens, fields);
   const { field, before, words } = parts[at]!;
+  if (field === '') return lens;
   return withParts(lens, parts.with(at, makePart({ show, field, before, words })));
 }

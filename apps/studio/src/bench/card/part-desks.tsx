@@ -1,6 +1,6 @@
 import type { CardPart, CardPartOf, FieldDescription, PartName } from '@ivy/core';
 import type { ComponentType } from 'react';
-import { Choice, NumberBox } from '../results/parts.js';
+import { Choice, MostRow } from '../results/parts.js';
 
 /** What the settings of a part are given. */
 export interface PartProps<P extends CardPart = CardPart> {
@@ -76,7 +76,13 @@ export const partDesks: { [K in PartName]: PartDesk<CardPartOf<K>> } = {
           value={String(part.level)}
           onPick={(level) => onChange({ level: Number(level) })}
         />
-        <Lines value={part.lines} most={6} onChange={(lines) => onChange({ lines })} />
+        <MostRow
+          label="Lines at most"
+          id="part-lines"
+          max={6}
+          value={part.lines}
+          onChange={(lines) => onChange({ lines })}
+        />
       </>
     ),
   },
@@ -93,21 +99,20 @@ export const partDesks: { [K in PartName]: PartDesk<CardPartOf<K>> } = {
           value={part.orElse}
           onPick={(orElse) => onChange({ orElse })}
         />
-        <section className="section flex items-center justify-between">
-          <label className="eyebrow" htmlFor="part-characters">
-            Characters at most
-          </label>
-          <NumberBox
-            key={part.characters}
-            id="part-characters"
-            value={part.characters === 0 ? null : part.characters}
-            min={1}
-            max={2000}
-            mayBeEmpty
-            onChange={(characters) => onChange({ characters: characters ?? 0 })}
-          />
-        </section>
-        <Lines value={part.lines} most={12} onChange={(lines) => onChange({ lines })} />
+        <MostRow
+          label="Characters at most"
+          id="part-characters"
+          max={2000}
+          value={part.characters}
+          onChange={(characters) => onChange({ characters })}
+        />
+        <MostRow
+          label="Lines at most"
+          id="part-lines"
+          max={12}
+          value={part.lines}
+          onChange={(lines) => onChange({ lines })}
+        />
       </>
     ),
   },
@@ -141,20 +146,7 @@ export const partDesks: { [K in PartName]: PartDesk<CardPartOf<K>> } = {
           hint={part.as === 'links' ? 'A press chooses the term, where a facet has it.' : undefined}
           onPick={(as) => onChange({ as })}
         />
-        <section className="section flex items-center justify-between">
-          <label className="eyebrow" htmlFor="part-most">
-            At most
-          </label>
-          <NumberBox
-            key={part.most}
-            id="part-most"
-            value={part.most === 0 ? null : part.most}
-            min={1}
-            max={20}
-            mayBeEmpty
-            onChange={(most) => onChange({ most: most ?? 0 })}
-          />
-        </section>
+        <MostRow label="At most" id="part-most" max={20} value={part.most} onChange={(most) => onChange({ most })} />
       </>
     ),
   },
@@ -212,25 +204,6 @@ function Shape({ aspect }: { aspect: string }) {
       </svg>
       <span className="mono text-[11.5px]">{aspect.replace('/', ':')}</span>
     </span>
-  );
-}
-
-function Lines({ value, most, onChange }: { value: number; most: number; onChange: (lines: number) => void }) {
-  return (
-    <section className="section flex items-center justify-between">
-      <label className="eyebrow" htmlFor="part-lines">
-        Lines at most
-      </label>
-      <NumberBox
-        key={value}
-        id="part-lines"
-        value={value === 0 ? null : value}
-        min={1}
-        max={most}
-        mayBeEmpty
-        onChange={(lines) => onChange(lines ?? 0)}
-      />
-    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Choice, NumberBox, type ResultsProps } from './parts.js';
+import { Choice, NumberRow, type ResultsProps } from './parts.js';
 import { TermCondition } from './term-condition.js';
 
 /** What stands where nothing is found: ways out always, and posts to look at besides, if wanted. */
@@ -22,19 +22,14 @@ export function NothingWiring({ lens, source, fields, onEdit }: ResultsProps) {
       />
       {nothing.show === 'posts' && (
         <>
-          <section className="section flex items-center justify-between">
-            <label className="eyebrow" htmlFor="nothing-size">
-              How many posts
-            </label>
-            <NumberBox
-              key={nothing.size}
-              id="nothing-size"
-              value={nothing.size}
-              min={1}
-              max={24}
-              onChange={(size) => set({ size: size! })}
-            />
-          </section>
+          <NumberRow
+            label="How many posts"
+            id="nothing-size"
+            value={nothing.size}
+            min={1}
+            max={24}
+            onChange={(size) => set({ size: size! })}
+          />
           <section className="section">
             <select
               className="field w-full"

@@ -1,8 +1,8 @@
 import { FacetKeys, sortLabel, type FieldDescription, type Lens, type SortOption } from '@ivy/core';
-import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
+import { Plus, X } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { Toggle } from '../wiring-parts.js';
-import type { ResultsProps } from './parts.js';
+import { MoveButtons, type ResultsProps } from './parts.js';
 
 type SortKey = SortOption['then'][number];
 
@@ -126,26 +126,7 @@ function Option({ option, label, fields, isFirst, canMove, onFirst, onChange, on
           maxLength={120}
           onChange={(event) => onChange({ label: event.target.value }, `order ${option.key}`)}
         />
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={`Move ${label} up`}
-          title="Alt+↑"
-          disabled={!canMove[0]}
-          onClick={() => onMove(-1)}
-        >
-          <ArrowUp size={14} />
-        </button>
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={`Move ${label} down`}
-          title="Alt+↓"
-          disabled={!canMove[1]}
-          onClick={() => onMove(1)}
-        >
-          <ArrowDown size={14} />
-        </button>
+        <MoveButtons label={label} canMove={canMove} onMove={onMove} />
         <button type="button" className="icon-button" aria-label={`Delete the order ${label}`} onClick={onRemove}>
           <X size={14} />
         </button>

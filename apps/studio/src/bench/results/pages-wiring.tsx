@@ -1,7 +1,7 @@
 import { pagingNames, pagingOf, type PagingName } from '@ivy/core';
 import { useState } from 'react';
 import { changePaging } from '../edits.js';
-import { NumberBox, type ResultsProps } from './parts.js';
+import { NumberRow, type ResultsProps } from './parts.js';
 
 /** Each way of paging: what it is called, what it does, and a small drawing of what stands below the cards. */
 const modes: Record<PagingName, { name: string; does: string; drawing: string }> = {
@@ -52,19 +52,14 @@ export function PagesWiring({ lens, onEdit }: ResultsProps) {
       </section>
       {pagingOf(paging).hasSize && (
         <>
-          <section className="section flex items-center justify-between">
-            <label className="eyebrow" htmlFor="page-size">
-              Posts a page
-            </label>
-            <NumberBox
-              key={paging.size}
-              id="page-size"
-              value={paging.size}
-              min={1}
-              max={200}
-              onChange={(size) => set({ size: size! })}
-            />
-          </section>
+          <NumberRow
+            label="Posts a page"
+            id="page-size"
+            value={paging.size}
+            min={1}
+            max={200}
+            onChange={(size) => set({ size: size! })}
+          />
           <section className="section">
             <label className="eyebrow block" htmlFor="page-sizes">
               Visitors may choose

@@ -1,4 +1,5 @@
 import type { FieldDescription, Lens } from '@ivy/core';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 
 /** What every part of the results is set by. */
@@ -45,6 +46,77 @@ export function Choice<V extends string>({
       </div>
       {hint && <p className="mt-1.5 text-[13px] text-ink-3">{hint}</p>}
     </section>
+  );
+}
+
+/** A box for a whole number with what it is for. */
+export function NumberRow({ label, ...box }: { label: string } & Parameters<typeof NumberBox>[0]) {
+  return (
+    <section className="section flex items-center justify-between">
+      <label className="eyebrow" htmlFor={box.id}>
+        {label}
+      </label>
+      <NumberBox key={box.value ?? ''} {...box} />
+    </section>
+  );
+}
+
+/** A box where none, kept as 0, means as many as there are. */
+export function MostRow({
+  value,
+  onChange,
+  ...row
+}: {
+  label: string;
+  id: string;
+  max: number;
+  value: number;
+  onChange: (most: number) => void;
+}) {
+  return (
+    <NumberRow
+      {...row}
+      min={1}
+      mayBeEmpty
+      value={value === 0 ? null : value}
+      onChange={(most) => onChange(most ?? 0)}
+    />
+  );
+}
+
+/** Two presses that move something among its neighbours. */
+export function MoveButtons({
+  label,
+  canMove: [canUp, canDown],
+  onMove,
+}: {
+  label: string;
+  canMove: readonly [boolean, boolean];
+  onMove: (by: -1 | 1) => void;
+}) {
+  return (
+    <>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={`Move ${label} up`}
+        title="Alt+↑"
+        disabled={!canUp}
+        onClick={() => onMove(-1)}
+      >
+        <ArrowUp size={14} />
+      </button>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={`Move ${label} down`}
+        title="Alt+↓"
+        disabled={!canDown}
+        onClick={() => onMove(1)}
+      >
+        <ArrowDown size={14} />
+      </button>
+    </>
   );
 }
 

@@ -5,7 +5,7 @@ import { useApi } from '../../api/api.js';
 import { figure } from '../../shared/figures.js';
 import { FollowsWiring } from './follows-wiring.js';
 import { NothingWiring } from './nothing-wiring.js';
-import { NumberBox, type ResultsProps } from './parts.js';
+import { NumberRow, type ResultsProps } from './parts.js';
 import { TermCondition } from './term-condition.js';
 
 type Scope = Lens['scope'];
@@ -84,23 +84,18 @@ export function PostsWiring({
         </select>
       </section>
       <ByHand source={source} scope={scope} onChange={set} />
-      <section className="section flex items-center justify-between">
-        <label className="eyebrow" htmlFor="scope-limit">
-          At most, newest first
-        </label>
-        <NumberBox
-          key={scope.limit ?? ''}
-          id="scope-limit"
-          value={scope.limit ?? null}
-          min={1}
-          max={10_000_000}
-          mayBeEmpty
-          onChange={(limit) => {
-            const { limit: _before, ...others } = scope;
-            onEdit({ ...lens, scope: limit === null ? others : { ...others, limit } });
-          }}
-        />
-      </section>
+      <NumberRow
+        label="At most, newest first"
+        id="scope-limit"
+        value={scope.limit ?? null}
+        min={1}
+        max={10_000_000}
+        mayBeEmpty
+        onChange={(limit) => {
+          const { limit: _before, ...others } = scope;
+          onEdit({ ...lens, scope: limit === null ? others : { ...others, limit } });
+        }}
+      />
       <FollowsWiring {...{ lens, slug, source, fields, onEdit }} />
       <NothingWiring {...{ lens, slug, source, fields, onEdit }} />
     </>
