@@ -27,6 +27,7 @@ const coreRooms = [
   'kinds',
   'paging',
   'card',
+  'look',
   'lens',
   'address',
   'answer',

@@ -4,3 +4,10 @@ globalThis.TextEncoder ??= TextEncoder;
 globalThis.TextDecoder ??= TextDecoder;
 // It lays nothing out, so there is nothing to scroll.
 if (globalThis.Element) globalThis.Element.prototype.scrollIntoView ??= () => undefined;
+
+// jsdom lays nothing out, so nothing ever changes its size
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};

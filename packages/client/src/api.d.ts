@@ -401,6 +401,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/matches': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['matches-match'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -428,6 +444,12 @@ export interface components {
       address: string;
       /** @description Where pages stand below one another: the first one wanted, 1 if not said. */
       from?: number;
+    };
+    MatchBody: {
+      /** @description Address of a page. */
+      page?: string;
+      /** @description Rules of a sheet, where the page can’t be reached. */
+      css?: string;
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -504,6 +526,16 @@ export interface components {
       message: string;
     };
     Finding: core.Finding;
+    /** @description Something found in a page's sheets. */
+    FoundLook: {
+      part: components['schemas']['LookPart'];
+      /** @enum {unknown} */
+      scheme: 'dark' | 'light';
+      /** @description A colour as `#rrggbb`, a list of fonts, or a number: pixels, per cent for `size` and `line-height`. */
+      value: string;
+      /** @description The selector it stands under. */
+      where: string;
+    };
     /** @description Terms of a facet that hold a text, with their counts. */
     FoundTerms: core.FoundTerms;
     /** @description What of a lens's answers stays the same from choice to choice. */
@@ -576,6 +608,38 @@ export interface components {
       settings: components['schemas']['Settings'];
       answer: components['schemas']['Results'];
     };
+    /**
+     * @description What of a page's look can be taken over.
+     * @enum {unknown}
+     */
+    LookPart:
+      | 'accent'
+      | 'family'
+      | 'gap'
+      | 'ground'
+      | 'ink'
+      | 'line'
+      | 'line-height'
+      | 'on-accent'
+      | 'radius'
+      | 'size'
+      | 'title-case'
+      | 'title-family'
+      | 'title-weight';
+    /** @description What of a page's look can be taken over. */
+    Match: {
+      /** @description Where the page was in the end; null where its rules were pasted. */
+      page: null | string;
+      title: string;
+      /** @description Sheets that were read. */
+      sheets: number;
+      /** @description Sheets that could not be, with why. */
+      missed: {
+        address: string;
+        why: string;
+      }[];
+      found: components['schemas']['FoundLook'][];
+    };
     /** @description Results with the same choices under each way of matching: known before it is set. */
     MatchEffect: core.MatchEffect;
     /** @description By how much a post misses a facet. */
@@ -590,11 +654,15 @@ export interface components {
       whole: boolean;
     };
     Option: core.Option;
+    /** @description How a listing lies at each width, all worked out: what a page needs of it besides its sheet. */
+    PageLook: core.PageLook;
     /** @description What a page asks for: an answer without what it knows already, and, where it does not know that yet, all of it. */
     PageReply: {
       /** @description Of what stays the same from answer to answer: said again with the next question. */
       known: string;
       settings?: components['schemas']['Settings'];
+      /** @description How the lens looks: rules of a sheet. */
+      sheet?: string;
       frame?: components['schemas']['Frame'];
       answer: {
         /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
@@ -615,6 +683,8 @@ export interface components {
         release: null | number;
       };
     };
+    /** @description How a listing lies at one width. */
+    Placed: core.Placed;
     /** @description Some posts of a source. */
     PostList: {
       total: number;
@@ -1813,6 +1883,38 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['Explanation'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'matches-match': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MatchBody'];
+      };
+    };
+    responses: {
+      /** @description Colours, type, corners and room found in the sheets of a page. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Match'];
         };
       };
       default: {

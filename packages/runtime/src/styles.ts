@@ -10,6 +10,19 @@ export function addStyles(): void {
   if (!first) document.head.prepend((first = styleOf(sheet)));
 }
 
+/** What each lens of the page looks like. */
+const looks = new Map<string, HTMLStyleElement>();
+
+/** Has a lens look as its own sheet says. */
+export function addLook(name: string, rules: string): void {
+  const before = looks.get(name);
+  if (before?.textContent === rules) return;
+  const style = styleOf(rules);
+  if (before) before.replaceWith(style);
+  else first!.after(style);
+  looks.set(name, style);
+}
+
 /** Puts further rules of ours behind the sheet. */
 export function addRules(rules: string): void {
   first?.after(styleOf(rules));

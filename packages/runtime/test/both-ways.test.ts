@@ -10,7 +10,7 @@ import {
   type Post,
   type Term,
 } from '@ivy/core';
-import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
+import { choicesOf, plainPlaced, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { html, render } from 'lit-html';
 import { drawPlain, hrefOn } from '../../../apps/server/src/delivery/hosted/plain-page.js';
 import { drawChips } from '../src/draw/chips.js';
@@ -185,6 +185,7 @@ function drawnBothWays(facet: object, kind: string, language: string, address: s
   const shown: Shown = {
     settings,
     answer,
+    placed: plainPlaced(settings.look),
     choices,
     now: Date.now(),
     hrefOf: (next) => hrefOn('', foreign, writeChoices(next, settings)),

@@ -1,4 +1,13 @@
-import { englishTexts, makePart, type CardPart, type Item, type PartName } from '@ivy/core';
+import {
+  englishTexts,
+  makeLook,
+  makePart,
+  placedAt,
+  type ArrangementName,
+  type CardPart,
+  type Item,
+  type PartName,
+} from '@ivy/core';
 import { cardViews } from './cards.js';
 import type { Shown } from './shown.js';
 
@@ -13,18 +22,18 @@ function viewOf(parts: (Partial<CardPart> & { show: PartName })[], fields: Item[
     item?: Partial<Item>;
     cardLink?: object;
     facets?: object[];
-    arrangement?: string;
+    arrangement?: ArrangementName;
   };
   const shown = {
     settings: {
       card: parts.map((part) => makePart(part)),
       cardLink,
       facets,
-      look: { columns: 3, arrangement },
       texts: englishTexts,
       language: 'en-GB',
       zone: 'UTC',
     },
+    placed: placedAt(makeLook({ arrangement }), 'desktop'),
     choices: { facets: {}, sort: null, page: 1 },
     answer: { items: [{ id: 'a', title: 'Terns', link: '/a', fields, ...item }], facets: [] },
     now,
@@ -139,7 +148,7 @@ test('a picture is described by a field, and may stand beside the words', () => 
   ]);
 });
 
-test('in rows pictures stand beside the words; a list has room for lines alone', () => {
+test('a list has room for lines alone', () => {
   const parts = [
     { show: 'picture' as const, field: 'image' },
     { show: 'title' as const, field: 'title' },
@@ -147,7 +156,6 @@ test('in rows pictures stand beside the words; a list has room for lines alone',
     { show: 'date' as const, field: 'day' },
   ];
   const fields = { image: '/a.jpg', title: 'Terns', summary: 'Over the bar', day: '2026-05-06' };
-  expect(viewOf(parts, fields, { arrangement: 'rows' }).beside).toBe(true);
   const list = viewOf(parts, fields, { arrangement: 'list' });
   expect([list.pictures, words(list)]).toEqual([[], ['Terns', ['6 May 2026']]]);
 });

@@ -72,15 +72,17 @@ export interface CardView {
 export function cardViews(shown: Shown, items: readonly Item[] = shown.answer.items): CardView[] {
   const { settings } = shown;
   const canMark = shown.marks !== null && settings.facets.some((facet) => facet.marks);
-  return items.map((item, i) => cardView(item, shown, i < settings.look.columns * 2, canMark));
+  return items.map((item, i) => cardView(item, shown, i < shown.placed.columns * 2, canMark));
 }
 
 function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): CardView {
   const { settings, resolve, marks } = shown;
   const { link, newTab } = settings.cardLink;
-  const { arrangement } = settings.look;
+  const { arrangement, picture } = shown.placed;
   // a list is of lines: what takes more room than that is left out
-  const fits = ({ show }: CardPart) => arrangement !== 'list' || (show !== 'picture' && show !== 'text');
+  const isList = arrangement === 'list';
+  const fits = ({ show }: CardPart) =>
+    show === 'picture' ? !isList && picture !== 'none' : show !== 'text' || !isList;
   const parts = settings.card.filter((part) => fits(part) && valueOf(part, item) !== undefined);
   const pictures = parts.filter((part) => part.show === 'picture');
   const badges = parts.filter((part) => part.show === 'yes-no' && part.as === 'badge');
@@ -105,7 +107,7 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
       return address === null ? [] : { address, alt: alt === undefined ? '' : plain(alt), aspect, fit, at };
     }),
     badges: badges.flatMap((part) => factOf(part, item.fields[part.field]!, shown) ?? []),
-    beside: pictures.some(({ place }) => place === 'side' || arrangement.startsWith('rows')),
+    beside: pictures.some(({ place }) => place === 'side'),
     rows: hasTitle ? rows : [title, ...rows],
     soon,
     mark: canMark ? { label: fill(settings.texts.mark, { title: item.title }), on: marks!.has(item.id) } : null,

@@ -1,10 +1,12 @@
-import type { Answer, FacetAnswer, FacetSettings, FoundTerms, Settings } from '@ivy/core';
+import type { Answer, FacetAnswer, FacetSettings, FoundTerms, Placed, Settings } from '@ivy/core';
 import type { Choices } from './choices.js';
 
 /** All that a page is drawn from: what changes only with a release, what was answered, and what is chosen. */
 export interface Shown {
   settings: Settings;
   answer: Answer;
+  /** How the listing lies at the width it is shown at. */
+  placed: Placed;
   /** What is chosen, which may be ahead of the answer. */
   choices: Choices;
   /** Milliseconds: the moment that tells which day is today in the lens's zone. */

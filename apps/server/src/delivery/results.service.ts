@@ -25,6 +25,7 @@ import {
   type Query,
   type Settings,
 } from '@ivy/core';
+import { lookSheet } from '@ivy/view';
 import { Injectable, Logger } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
@@ -53,6 +54,8 @@ export interface PageReply {
   /** Of what stays the same from answer to answer: said again with the next question. */
   known: string;
   settings?: Settings;
+  /** How the lens looks: rules of a sheet. */
+  sheet?: string;
   frame?: Frame;
   answer: CompactAnswer & { release: number | null };
 }
@@ -190,7 +193,13 @@ export class ResultsService {
     const answer = { release: kept.release, ...answerCompactly(index, query, notices) };
     const known = tagOfFrame(etag);
     if (isKnown) return { known, answer };
-    return { known, settings: pageSettings(index, kept.lens, kept.source), frame: frameOf(index, kept.lens), answer };
+    return {
+      known,
+      settings: pageSettings(index, kept.lens, kept.source),
+      sheet: lookSheet(kept.lens.look, kept.slug),
+      frame: frameOf(index, kept.lens),
+      answer,
+    };
   }
 
   results({ kept, posts }: Ready, { query, notices }: Question): Results {

@@ -39,6 +39,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}/results',
     '/api/v1/lenses/{slug}/terms/{facet}',
     '/api/v1/lenses/{slug}/why/{postId}',
+    '/api/v1/matches',
     '/api/v1/schemas/lens.json',
     '/api/v1/sources',
     '/api/v1/sources/{slug}',

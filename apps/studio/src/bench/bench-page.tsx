@@ -1,5 +1,6 @@
 import { ApiProblem, type LensView, type SourceView } from '@ivy/client';
-import { bestLanguage, lensIn } from '@ivy/core';
+import { bestLanguage, lensIn, type Lens, type SpanName } from '@ivy/core';
+import { schemesOf, spanAt } from '@ivy/view';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -16,6 +17,8 @@ import { benchReducer, startBench } from './bench-state.js';
 import { Desk, type DeskState } from './desk.js';
 import { huesOf } from './edits.js';
 import { Hand } from './hand.js';
+import { changeLook, moveFlag } from './look/edits.js';
+import { useFrameScheme } from './look/use-frame-scheme.js';
 import { OutlineOfLens } from './outline-of-lens.js';
 import { Overtaken } from './saving-words.js';
 import { Thread } from './thread.js';
@@ -58,8 +61,12 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const shown = pageState === 'plain' ? 'live' : pageState;
   const [reads, setReads] = useState(lens.language);
   const language = bestLanguage(lens, [reads]);
-  const spoken = useMemo(() => lensIn(lens, language), [lens, language]);
-  const { dryRun, problem, retry } = usePreview(dryRuns, spoken, address, frame, shown, go);
+  const { width, setWidth, span, setSpan } = useWidths(lens.look);
+  const [isDark, setDark] = useState(false);
+  // a page that can be seen both ways is shown the way one asks for, whatever this machine's own is
+  const scheme = schemesOf(lens.look).length === 1 ? lens.look.scheme : isDark ? 'dark' : 'light';
+  const spoken = useMemo(() => changeLook(lensIn(lens, language), { scheme }), [lens, language, scheme]);
+  const { dryRun, problem, retry } = usePreview(dryRuns, slug, spoken, address, frame, shown, go);
   const hues = huesOf(lens.facets);
   const facet = lens.facets.find((one) => one.key === focus);
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
@@ -67,6 +74,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
 
   const [tab, setTab] = useState<ResultsTab>('card');
   const [part, setPart] = useState<number | null>(null);
+  useFrameScheme(frame, dryRun !== null, spoken.look);
   useFacetClicks(frame, dryRun !== null, onFocus);
   useCardClicks(frame, dryRun !== null, focus === null && tab === 'card' ? part : null, (at) => {
     onFocus(null);
@@ -103,7 +111,10 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
       <div ref={stage} className="relative flex min-h-0 flex-1">
         <OutlineOfLens {...parts} focus={focus} />
         <Desk
-          {...{ slug, frame, address, saves, language }}
+          {...{ slug, lens, frame, address, saves, language, width, isDark }}
+          onWidth={setWidth}
+          onFlag={(flag, at) => dispatch({ type: 'edit', lens: moveFlag(lens, flag, at), topic: flag })}
+          onDark={setDark}
           name={loaded.name}
           state={pageState}
           onGo={go}
@@ -125,11 +136,25 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           facet={facet}
           reads={language}
           onReads={setReads}
-          results={{ tab, onTab: setTab, part, onPart: setPart }}
+          results={{ tab, onTab: setTab, part, onPart: setPart, span, onSpan: setSpan }}
         />
       </div>
     </div>
   );
+}
+
+/** How wide the live page is, and which widths what one sets is for: as one turns to a span, the page is shown in it. */
+function useWidths(look: Lens['look']) {
+  const [width, setWidth] = useState(834);
+  const [span, chooseSpan] = useState<SpanName>('desktop');
+  const setSpan = (next: SpanName) => {
+    chooseSpan(next);
+    if (next === 'desktop' || spanAt(look, width) === next) return;
+    setWidth(
+      next === 'phone' ? Math.min(390, look.tabletFrom - 1) : Math.round((look.tabletFrom + look.desktopFrom) / 2),
+    );
+  };
+  return { width, setWidth, span, setSpan };
 }
 
 /** The preview's address is the Bench's own, so that it can be sent to others and gone back in. */

@@ -1,5 +1,6 @@
-import { act, createRef } from 'react';
+import { act, createRef, useState } from 'react';
 import { BesideServer } from '../../test/beside-server.js';
+import { lensOf } from '../../test/lens-of.js';
 import { Desk, type DeskState } from './desk.js';
 
 /** The room there is for the page, as the browser would tell it. */
@@ -31,11 +32,26 @@ afterEach(() => {
   jest.restoreAllMocks();
 });
 
-const asked: { states: DeskState[]; gone: string[]; layouts: number } = { states: [], gone: [], layouts: 0 };
+interface Asked {
+  states: DeskState[];
+  gone: string[];
+  layouts: number;
+  flags: [string, number][];
+}
+const asked: Asked = { states: [], gone: [], layouts: 0, flags: [] };
+function OnDesk(
+  props: Omit<Parameters<typeof Desk>[0], 'width' | 'onWidth' | 'lens' | 'isDark' | 'onFlag' | 'onDark'>,
+) {
+  const [width, setWidth] = useState(834);
+  const flags = (flag: string, at: number) => asked.flags.push([flag, Math.round(at)]);
+  const rest = { lens: lensOf({}), isDark: false, onFlag: flags, onDark: () => {} };
+  return <Desk {...props} {...rest} width={width} onWidth={setWidth} />;
+}
+
 function drawn({ state = 'live', address = '' }: { state?: DeskState; address?: string } = {}): typeof asked {
-  Object.assign(asked, { states: [], gone: [], layouts: 0 });
+  Object.assign(asked, { states: [], gone: [], layouts: 0, flags: [] });
   page.draw(
-    <Desk
+    <OnDesk
       slug="notes"
       name="Field notes"
       frame={createRef<HTMLIFrameElement>()}

@@ -1,4 +1,6 @@
-import { Monitor, Smartphone, Tablet } from 'lucide-react';
+import type { Lens } from '@ivy/core';
+import { schemesOf } from '@ivy/view';
+import { Monitor, Moon, Smartphone, Sun, Tablet } from 'lucide-react';
 import type { PageState } from '@ivy/runtime';
 import {
   useEffect,
@@ -10,6 +12,8 @@ import {
   type RefObject,
 } from 'react';
 import { BudgetLine } from './budget-line.js';
+import type { Flag } from './look/edits.js';
+import { Ruler } from './look/ruler.js';
 
 const widths = [
   { width: 390, name: 'Phone', Icon: Smartphone },
@@ -40,6 +44,11 @@ type Zoom = (typeof zooms)[number];
 interface Props {
   slug: string;
   name: string;
+  lens: Lens;
+  /** CSS pixels. */
+  width: number;
+  /** Whether the page is shown in the dark, where it can be seen both ways. */
+  isDark: boolean;
   frame: RefObject<HTMLIFrameElement | null>;
   state: DeskState;
   address: string;
@@ -50,11 +59,15 @@ interface Props {
   onState: (state: DeskState) => void;
   onGo: (address: string) => void;
   onLayout: () => void;
+  onWidth: (width: number) => void;
+  onFlag: (flag: Flag, width: number) => void;
+  onDark: (isDark: boolean) => void;
 }
 
 /** The live page on its desk, at the width of a phone, a tablet or a desktop, drawn as large as fits. */
-export function Desk({ slug, name, frame, state, address, language, saves, onState, onGo, onLayout }: Props) {
-  const [width, setWidth] = useState(834);
+export function Desk(props: Props) {
+  const { slug, name, lens, frame, state, address, language, saves, width, isDark } = props;
+  const { onState, onGo, onLayout, onWidth, onFlag, onDark } = props;
   const [zoom, setZoom] = useState<Zoom>('fit');
   const [dragging, setDragging] = useState(false);
   const [room, setRoom] = useState({ width: 756, height: 600 });
@@ -87,7 +100,7 @@ export function Desk({ slug, name, frame, state, address, language, saves, onSta
             type="button"
             aria-pressed={preset.width === width}
             className="flex h-[27px] items-center gap-1.5 rounded-[3px] border border-transparent px-2 text-[13px] text-ink-2 aria-pressed:border-rule-2 aria-pressed:bg-raised aria-pressed:font-semibold aria-pressed:text-ink"
-            onClick={() => setWidth(preset.width)}
+            onClick={() => onWidth(preset.width)}
           >
             <preset.Icon size={15} aria-hidden="true" /> {preset.name}{' '}
             <span className="mono text-[12px] font-normal text-ink-3">{preset.width}</span>
@@ -95,6 +108,18 @@ export function Desk({ slug, name, frame, state, address, language, saves, onSta
         ))}
         {!widths.some((preset) => preset.width === width) && (
           <span className="mono ms-1 text-[12px] text-ink-2">{width} wide</span>
+        )}
+        {schemesOf(lens.look).length > 1 && (
+          <button
+            type="button"
+            className="icon-button"
+            aria-pressed={isDark}
+            aria-label="The page in the dark"
+            title={isDark ? 'Show it in the light' : 'Show it in the dark'}
+            onClick={() => onDark(!isDark)}
+          >
+            {isDark ? <Sun size={15} /> : <Moon size={15} />}
+          </button>
         )}
         <label className="ms-auto flex items-center text-[13px] text-ink-3">
           <span className="max-[1240px]:sr-only">page </span>
@@ -126,7 +151,7 @@ export function Desk({ slug, name, frame, state, address, language, saves, onSta
           </select>
         </label>
       </div>
-      <Ruler width={width} scale={scale} start={start} />
+      <Ruler {...{ lens, width, scale, start, onFlag }} room={room.width} />
       <div
         ref={desk}
         className={`squared relative min-h-0 flex-1 ${zoom === 'fit' ? 'overflow-hidden' : 'overflow-x-auto overflow-y-hidden'}`}
@@ -146,7 +171,7 @@ export function Desk({ slug, name, frame, state, address, language, saves, onSta
           scale={scale}
           at={start + width * scale}
           centred={start > margin}
-          onWidth={setWidth}
+          onWidth={onWidth}
           onDrag={setDragging}
         />
       </div>
@@ -274,28 +299,5 @@ function Edge({
     >
       <span className="h-[44px] w-[5px] rounded-full border border-rule-2 bg-raised" aria-hidden="true" />
     </div>
-  );
-}
-
-/** Page widths in CSS pixels, over the page they measure. */
-function Ruler({ width, scale, start }: { width: number; scale: number; start: number }) {
-  const marks = Array.from({ length: Math.floor(width / 20) + 1 }, (_, i) => i * 20);
-  return (
-    <svg className="mono h-[18px] w-full shrink-0 bg-desk" aria-hidden="true">
-      {marks.map((mark) => {
-        const x = start + mark * scale;
-        const tall = mark % 100 === 0 ? 9 : 4;
-        return (
-          <g key={mark}>
-            <path d={`M${x} 18v-${tall}`} stroke="var(--rule-2)" />
-            {mark % 100 === 0 && mark > 0 && (
-              <text x={x} y="9" textAnchor="middle" fontSize="11" fill="var(--ink-2)">
-                {mark}
-              </text>
-            )}
-          </g>
-        );
-      })}
-    </svg>
   );
 }

@@ -11,6 +11,7 @@ import {
   type Lens,
   type TermFacet,
 } from '@ivy/core';
+import { renameFolds } from './look/edits.js';
 import { moveLabels } from './results/languages.js';
 
 /*
@@ -68,7 +69,7 @@ function withDefaults(facet: object): Facet {
 }
 
 export function removeFacet(lens: Lens, key: string): Lens {
-  const kept = keepHues(lens);
+  const kept = keepHues(renameFolds(lens, key, null));
   return { ...kept, facets: kept.facets.filter((facet) => facet.key !== key) };
 }
 
@@ -120,7 +121,7 @@ export function changePaging(lens: Lens, change: Partial<Lens['paging']>): Lens 
 /** Gives a facet another address name. The old one is kept as an alias, so that no link breaks. */
 export function renameFacet(lens: Lens, key: string, name: string): Lens {
   return {
-    ...moveLabels(lens, `facets/${key}/`, `facets/${name}/`),
+    ...renameFolds(moveLabels(lens, `facets/${key}/`, `facets/${name}/`), key, name),
     facets: lens.facets.map((facet) => {
       if (facet.key !== key) return facet;
       const aliases = [...new Set([...facet.aliases, key])].filter((alias) => alias !== name);

@@ -11,7 +11,7 @@ interface Props extends BenchParts {
   /** The language the live page is read in now. */
   reads: string;
   onReads: (language: string) => void;
-  results: Pick<Parameters<typeof ResultsWiring>[0], 'tab' | 'onTab' | 'part' | 'onPart'>;
+  results: Pick<Parameters<typeof ResultsWiring>[0], 'tab' | 'onTab' | 'part' | 'onPart' | 'span' | 'onSpan'>;
 }
 
 /** The settings of what is in hand: a facet, or else the results. */

@@ -35,7 +35,7 @@ const first = lensCalled('Kind');
 
 function Bench({ lens, address, state }: { lens: Lens; address: string; state: PageState }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { dryRun, problem, retry } = usePreview(dryRuns, lens, address, frame, state, onWent);
+  const { dryRun, problem, retry } = usePreview(dryRuns, 'notes', lens, address, frame, state, onWent);
   return (
     <>
       <iframe
@@ -78,7 +78,8 @@ test('the page is answered with the lens as it stands', async () => {
   await say({ ivy: 'ask', id: 1, address: '' });
   expect(tried[0]).toMatchObject({ lens: first, address: '' });
   await settle(() => tried[0]!.done(dryRunOf(480)));
-  expect(posted).toEqual([{ ivy: 'reply', id: 1, reply: dryRunOf(480) }]);
+  const sheet = expect.stringContaining("[name='notes']") as string;
+  expect(posted).toEqual([{ ivy: 'reply', id: 1, reply: { ...dryRunOf(480), sheet } }]);
   expect(words()).toEqual(['480', 'no problem']);
 });
 

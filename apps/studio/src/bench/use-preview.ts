@@ -2,6 +2,7 @@ import type { Lens, DryRun } from '@ivy/core';
 import type { FromPreview, PageState, ToPreview } from '@ivy/runtime';
 import { useCallback, useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { ApiProblem } from '@ivy/client';
+import { lookSheet } from '@ivy/view';
 import type { DryRuns } from '../dry-run/dry-runs.js';
 
 /** The newest answer on the Bench, or why there is none. */
@@ -17,6 +18,7 @@ export interface PreviewState {
  */
 export function usePreview(
   dryRuns: DryRuns,
+  slug: string,
   lens: Lens,
   address: string,
   frame: RefObject<HTMLIFrameElement | null>,
@@ -46,7 +48,7 @@ export function usePreview(
     try {
       const dryRun = await dryRuns.run(lens, asked, signal, from);
       setState({ dryRun, problem: null });
-      say({ ivy: 'reply', id, reply: dryRun });
+      say({ ivy: 'reply', id, reply: { ...dryRun, sheet: lookSheet(lens.look, slug) } });
     } catch (error) {
       if (signal.aborted) return;
       setState((before) => ({ dryRun: before.dryRun, problem: error as Error }));

@@ -54,6 +54,10 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
       if (isField && value !== '') needsField(value as string, `/card/parts/${i}/${setting}`);
     }
   });
+  if (lens.look.desktopFrom < lens.look.tabletFrom) {
+    const message = `must not be less than tabletFrom, which is ${lens.look.tabletFrom}`;
+    problems.push({ pointer: '/look/desktopFrom', message });
+  }
   if (lens.sort.default !== '' && !lens.sort.options.some((option) => option.key === lens.sort.default)) {
     problems.push({ pointer: '/sort/default', message: `names no sort option: “${lens.sort.default}”` });
   }

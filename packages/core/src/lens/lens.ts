@@ -16,6 +16,7 @@ import {
 import { cardPartShape } from '../card/parts.js';
 import { addressName, fieldKey, slug } from '../kinds/common.js';
 import { facetShape } from '../kinds/kinds.js';
+import { lookShape, makeLook } from '../look/look.js';
 import { textsShape } from '../model/texts.js';
 import { pagingShape } from '../paging/paging.js';
 
@@ -89,20 +90,7 @@ const lensShape = object({
     }),
     () => ({ parts: [], link: 'card' as const, newTab: false }),
   ),
-  look: withDefault(
-    object({
-      /** Where the facets stand on a wide page. */
-      facets: withDefault(choice('side', 'top'), () => 'side' as const),
-      /** How cards lie: in columns or in rows, the picture first or last, or as a list of lines without pictures. */
-      arrangement: withDefault(
-        choice('grid', 'columns-reversed', 'rows', 'rows-reversed', 'list'),
-        () => 'grid' as const,
-      ),
-      /** Cards in a row where there is room. */
-      columns: withDefault(whole(1, 6), () => 3),
-    }),
-    () => ({ facets: 'side' as const, arrangement: 'grid' as const, columns: 3 }),
-  ),
+  look: withDefault(lookShape, makeLook),
   texts: withDefault(textsShape, () => ({})),
   /** What visitors read in further languages: words by tag, and what the lens itself says by where it stands. */
   languages: withDefault(

@@ -1,4 +1,5 @@
 import { kindOf, type FacetKind, type OwnSettings } from '../kinds/kinds.js';
+import { pageLook, type PageLook } from '../look/look.js';
 import type { Field } from '../model/post.js';
 import { sizesOf } from '../paging/paging.js';
 import type { Texts } from '../model/texts.js';
@@ -36,7 +37,7 @@ export interface Settings {
   card: CardPart[];
   /** What of a card leads to its post, and whether beside the page. */
   cardLink: Pick<Lens['card'], 'link' | 'newTab'>;
-  look: Lens['look'];
+  look: PageLook;
   texts: Texts;
   address: Lens['address'];
   /** Facets of other lenses on a page that it is narrowed by, with the field that has their terms here. */
@@ -70,7 +71,7 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     paging: { ...lens.paging, sizes: sizesOf(lens.paging) },
     card: cardParts(lens, fields),
     cardLink: { link: lens.card.link, newTab: lens.card.newTab },
-    look: lens.look,
+    look: pageLook(lens.look),
     texts: textsOf(lens),
     address: lens.address,
     follows: lens.follows,

@@ -1,4 +1,4 @@
-import { makePart, safeAddress, type Item, type Settings } from '@ivy/core';
+import { makeLook, makePart, placedAt, safeAddress, type Item, type Settings } from '@ivy/core';
 import { render } from 'lit-html';
 import { cardViews, type Shown } from '@ivy/view';
 import type { Listing } from '../listing/listing.js';
@@ -10,6 +10,8 @@ const card: Settings['card'] = [
   makePart({ show: 'terms', field: 'constructor' }),
 ];
 
+const placed = placedAt(makeLook(), 'desktop');
+
 function drawn(item: Partial<Item>): HTMLElement {
   const page = document.createElement('div');
   const whole = { id: 'a', title: 'Tern', link: null, fields: {}, ...item };
@@ -18,13 +20,16 @@ function drawn(item: Partial<Item>): HTMLElement {
       facets: [],
       card,
       cardLink: { link: 'card', newTab: false },
-      look: { columns: 3, arrangement: 'grid' },
     },
+    placed,
     answer: { items: [whole] },
     resolve: safeAddress,
     marks: new Set<string>(),
   };
-  render(drawCards({ settings: shown.settings } as unknown as Listing, cardViews(shown as unknown as Shown)), page);
+  render(
+    drawCards({ settings: shown.settings, placed } as unknown as Listing, cardViews(shown as unknown as Shown)),
+    page,
+  );
   return page;
 }
 

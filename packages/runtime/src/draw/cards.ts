@@ -5,7 +5,7 @@ import type { Listing } from '../listing/listing.js';
 import { follow } from './follow.js';
 
 export function drawCards(listing: Listing, cards: readonly CardView[]): TemplateResult {
-  return html`<ul class="ivy-cards" data-as=${listing.settings!.look.arrangement}>
+  return html`<ul class="ivy-cards" data-as=${listing.placed.arrangement}>
     ${repeat(
       cards,
       // what comes late stands in the places that are there: nothing slides while one reads

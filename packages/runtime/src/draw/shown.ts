@@ -4,11 +4,12 @@ import type { Listing } from '../listing/listing.js';
 
 /** What is shown of a listing; null until there is something. */
 export function shownOf(listing: Listing, answer: Answer | undefined = listing.answer): Shown | null {
-  const { settings, choices } = listing;
+  const { settings, choices, placed } = listing;
   if (!answer || !settings) return null;
   return {
     settings,
     answer,
+    placed,
     choices,
     now: Date.now(),
     hrefOf: (next) => listing.hrefOf(next),

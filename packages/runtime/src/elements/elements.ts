@@ -7,20 +7,11 @@ import { drawResults } from '../draw/results.js';
 import { Part } from './part.js';
 import { SheetPart } from './sheet-part.js';
 
-/** Width in CSS pixels from which facets stand beside or above the cards, and not behind a button. */
-const wideFrom = 640;
-
 /** Draws the whole of a lens: facets, chips, count line, sort, cards and pager. */
 export class IvyLens extends SheetPart {
   /** What a server drew for pages without scripts. It stays until there is something to put in its place. */
   #plain: Element | null = null;
-  /**
-   * Tells whether the lens has room for facets beside the cards. Measured, and not asked by a container query: with one,
-   * Chromium 150 was seen to leave what was drawn anew within it without size and style.
-   */
-  readonly #width = new ResizeObserver(([entry]) => {
-    if (entry) this.#measure(entry.contentRect.width);
-  });
+  protected override readonly measured = this;
   /** Late answers that are drawn, and the height in pixels that is kept since the last of them. */
   #late = 0;
   #height = 0;
@@ -28,14 +19,6 @@ export class IvyLens extends SheetPart {
   override connectedCallback(): void {
     this.#plain = this.querySelector(':scope > [data-plain]');
     super.connectedCallback();
-    // measured before the first drawing, which would be of a narrow page and then jump
-    this.#measure(this.clientWidth);
-    this.#width.observe(this);
-  }
-
-  override disconnectedCallback(): void {
-    super.disconnectedCallback();
-    this.#width.disconnect();
   }
 
   protected override render(): TemplateResult {
@@ -43,13 +26,12 @@ export class IvyLens extends SheetPart {
     if (!listing || (this.#plain && !listing.answer)) return html``;
     this.#plain?.remove();
     this.#plain = null;
-    const { settings, answer } = listing;
-    const look = settings?.look ?? listing.shape;
-    const hasFacets = answer?.facets.some((facet) => facet.visible) ?? true;
+    const { settings, answer, placed } = listing;
+    const hasFacets = answer?.facets.some((facet) => facet.visible) ?? listing.shape.hasFacets;
     return html`<div
       class="ivy-frame"
-      data-facets=${hasFacets ? look.facets : 'none'}
-      style="--ivy-columns:${look.columns};min-height:${this.#height}px"
+      data-facets=${hasFacets ? placed.facets : 'none'}
+      style="min-height:${this.#height}px"
     >
       <div class="ivy-side">${this.isSheetOpen ? nothing : drawFacets(listing)}</div>
       <div class="ivy-main" tabindex="-1">
@@ -70,10 +52,6 @@ export class IvyLens extends SheetPart {
     main?.focus({ preventScroll: true });
   }
 
-  #measure(width: number): void {
-    this.toggleAttribute('data-wide', width >= wideFrom);
-  }
-
   /** What stands below it stays where it is when an answer comes late, and moves only with what a visitor does. */
   protected override draw(): void {
     const late = this.listing?.late ?? 0;
@@ -85,25 +63,12 @@ export class IvyLens extends SheetPart {
   }
 }
 
-/** All facets; on a narrow page behind a button. */
+/** All facets; where they are in a sheet, the button that opens it. */
 export class IvyFacets extends SheetPart {
-  readonly #narrow = matchMedia(`(max-width: ${wideFrom - 1}px)`);
-  readonly #turn = () => this.redraw();
-
-  override connectedCallback(): void {
-    super.connectedCallback();
-    this.#narrow.addEventListener('change', this.#turn);
-  }
-
-  override disconnectedCallback(): void {
-    super.disconnectedCallback();
-    this.#narrow.removeEventListener('change', this.#turn);
-  }
-
   protected override render(): unknown {
     const { listing } = this;
     if (!listing) return nothing;
-    if (!this.#narrow.matches || !listing.answer) return drawFacets(listing);
+    if (listing.placed.facets !== 'sheet' || !listing.answer) return drawFacets(listing);
     return html`${this.drawFiltersButton(listing)} ${this.drawSheet(listing)}`;
   }
 }

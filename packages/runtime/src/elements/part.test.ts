@@ -1,4 +1,4 @@
-import { englishTexts, type Settings } from '@ivy/core';
+import { englishTexts, makeLook, pageLook, type Settings } from '@ivy/core';
 import '../index.js';
 
 interface Asked {
@@ -9,7 +9,7 @@ let asked: Asked[] = [];
 
 const settings = {
   facets: [{ key: 'kind' }],
-  look: { facets: 'side', columns: 3, arrangement: 'grid' },
+  look: pageLook(makeLook()),
   card: [],
   cardLink: { link: 'card', newTab: false },
   sort: [],

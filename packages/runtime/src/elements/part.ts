@@ -1,11 +1,11 @@
-import { directionOf, type Choices } from '@ivy/view';
+import { directionOf, spanAt, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
 import { drawGone } from '../draw/results.js';
 import { fetchLater, withLater, type Later } from '../draw/with-later.js';
 import { Listing } from '../listing/listing.js';
 import { restoreScroll } from '../listing/scroll.js';
 import { leave, listingOf } from '../listing/listings.js';
-import { addStyles } from '../styles.js';
+import { addLook, addStyles } from '../styles.js';
 
 /** Milliseconds after something was drawn in which the page has other things to load. */
 const calm = 1500;
@@ -28,6 +28,10 @@ export abstract class Part extends HTMLElement {
   #saysItself = false;
   /** Whether what comes after the first drawing is on its way. */
   #isSettled = false;
+  /** The width that says how it lies, in CSS pixels; and what has it. */
+  #width = 0;
+  protected readonly measured: Element = document.documentElement;
+  readonly #sizes = new ResizeObserver(() => this.#measure());
 
   declare name: string | null;
   /** Server to ask; by default the one the script came from. */
@@ -45,6 +49,9 @@ export abstract class Part extends HTMLElement {
   connectedCallback(): void {
     addStyles();
     takeEarly(this);
+    // measured before the first drawing, which would be of a narrow page and then jump
+    this.#measure();
+    this.#sizes.observe(this.measured);
     this.#join();
     // whoever makes elements by script may name them a little later
     if (!this.name) setTimeout(() => this.#sayNameless());
@@ -52,6 +59,7 @@ export abstract class Part extends HTMLElement {
 
   disconnectedCallback(): void {
     this.#leave();
+    this.#sizes.disconnect();
   }
 
   attributeChangedCallback(name: string, before: string | null, now: string | null): void {
@@ -74,15 +82,27 @@ export abstract class Part extends HTMLElement {
     });
   }
 
+  /**
+   * Measured, and not asked by a container query: with one, Chromium 150 was seen to leave what was drawn anew within it
+   * without size and style.
+   */
+  #measure(): void {
+    this.#width = this.measured.clientWidth;
+    if (this.listing && spanAt(this.listing.look, this.#width) !== this.dataset.span) this.redraw();
+  }
+
   /** Draws at once. */
   protected draw(): void {
     this.#isAsked = false;
     // said anew each time: a page that sets classes of its own takes it away
     this.classList.add('ivy-part');
     this.#sayLanguage();
-    render(this.render(), this);
-    if (!this.listing?.answer) return;
     const { listing } = this;
+    // several elements of a listing may be of different widths: each is drawn by its own
+    if (listing) this.dataset.span = listing.span = spanAt(listing.look, this.#width);
+    if (listing?.sheet) addLook(this.name!, listing.sheet);
+    render(this.render(), this);
+    if (!listing?.answer) return;
     const redraw = () => this.redraw();
     if (this.querySelector('[data-near]')) withLater(redraw, (later) => later.watchNearness(this, listing));
     restoreScroll();
@@ -92,9 +112,9 @@ export abstract class Part extends HTMLElement {
   }
 
   /** Fetches what may be needed next, and keeps what the listing looks like. */
-  #settle({ id, settings, answer, keeps }: Listing): void {
+  #settle({ id, settings, answer, keeps, placed, sheet }: Listing): void {
     const keep = (later: Later) => {
-      if (keeps && settings && answer) later.keepShape(id, settings, answer);
+      if (keeps && settings && answer) later.keepShape(id, settings, placed, sheet, answer);
     };
     void fetchLater().then(() => withLater(() => {}, keep));
   }

@@ -1,11 +1,11 @@
-import type { Answer, Settings } from '@ivy/core';
+import { makeLook, pageLook, type Answer, type Settings } from '@ivy/core';
 import { choose } from '@ivy/view';
 import { Listing } from './listing.js';
 import { HttpTransport } from './transport.js';
 
 const settings = {
   facets: [{ key: 'q' }, { key: 'kind' }],
-  look: { facets: 'side', columns: 3, arrangement: 'grid' },
+  look: pageLook(makeLook()),
   card: [],
   cardLink: { link: 'card', newTab: false },
   defaultSort: null,

@@ -1,4 +1,4 @@
-import { Lru, splitAddress, type Answer, type Settings } from '@ivy/core';
+import { Lru, splitAddress, type Answer, type PageLook, type Placed, type Settings, type SpanName } from '@ivy/core';
 import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { pageBar, type AddressBar } from './address-bar.js';
 import { drivenBy, type Neighbours } from './following.js';
@@ -33,6 +33,10 @@ export class Listing {
   status: Status = 'loading';
   settings: Settings | undefined;
   answer: Answer | undefined;
+  /** How it looks: rules of a sheet. */
+  sheet: string | undefined;
+  /** The span of widths in which it is being drawn. */
+  span: SpanName = 'desktop';
   /** What is chosen, at once on a click, before its answer is there. */
   choices: Choices = { facets: {}, sort: null, page: 1 };
   /** Where links and pictures of posts are relative to; empty for the page itself. */
@@ -94,6 +98,7 @@ export class Listing {
   ) {
     if (keeps) this.opened.folds = readFolds(id);
     this.shape = readShape(id);
+    this.sheet = this.shape.sheet;
     this.#stops = [this.marked.watch(() => this.redraw()), bar.watch(() => this.#gone())];
   }
 
@@ -239,12 +244,22 @@ export class Listing {
     } else this.redraw();
   }
 
+  /** How it lies at each width; until that is known, as it did when it was last here. */
+  get look(): PageLook {
+    return (this.settings ?? this.shape).look;
+  }
+
+  /** How it lies where it is being drawn. */
+  get placed(): Placed {
+    return this.look[this.span];
+  }
+
   isFolded(key: string): boolean {
     const own = this.opened.folds.get(key);
     if (own !== undefined) return own;
     // what one has chosen is never out of sight
     if (this.choices.facets[key]?.length) return false;
-    return this.settings?.facets.find((facet) => facet.key === key)?.folded ?? false;
+    return this.placed.folded[key] ?? this.settings?.facets.find((facet) => facet.key === key)?.folded ?? false;
   }
 
   fold(key: string, folded: boolean): void {
@@ -365,8 +380,9 @@ export class Listing {
     void this.load();
   }
 
-  #take({ settings, answer, known }: Reply): void {
+  #take({ settings, answer, sheet, known }: Reply): void {
     this.#known = known;
+    this.sheet = sheet;
     this.marked.of(settings.source);
     this.settings = settings;
     this.answer = answer;

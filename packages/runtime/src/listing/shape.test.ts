@@ -1,14 +1,15 @@
-import type { Answer, Settings } from '@ivy/core';
+import { makeLook, pageLook, type Answer, type Settings } from '@ivy/core';
 import { keepShape } from '../later/keep-shape.js';
 import { readShape } from './shape.js';
 
+const look = pageLook(makeLook({ facets: 'top', columns: 2 }));
 const settings = {
   facets: [
     { key: 'place', visible: true, folded: false },
     { key: 'day', visible: true, folded: true },
     { key: 'fixed', visible: false, folded: false },
   ],
-  look: { facets: 'top', columns: 2, arrangement: 'grid' },
+  look,
   card: [{ show: 'title', field: 'title', words: '' }],
 } as unknown as Settings;
 const answer = {
@@ -22,14 +23,15 @@ const answer = {
 beforeEach(() => localStorage.clear());
 
 test('a listing that comes again has the shape it had, drawn no longer than fits a screen', () => {
-  keepShape('walks', settings, answer);
-  expect(readShape('walks')).toEqual({ facets: 'top', columns: 2, cards: 12, hasPictures: false, lines: [8, 0] });
-  expect(readShape('talks')).toMatchObject({ facets: 'side', columns: 3 });
+  keepShape('walks', settings, look.desktop, '.ivy-card {}', answer);
+  const sheet = '.ivy-card {}';
+  expect(readShape('walks')).toEqual({ look, sheet, hasFacets: true, cards: 12, hasPictures: false, lines: [8, 0] });
+  expect(readShape('talks').look.desktop).toMatchObject({ facets: 'side', columns: 3 });
 });
 
 test('without facets that are seen there are none in its shape', () => {
-  keepShape('walks', { ...settings, facets: settings.facets.slice(2) }, answer);
-  expect(readShape('walks')).toMatchObject({ facets: 'none', lines: [] });
+  keepShape('walks', { ...settings, facets: settings.facets.slice(2) }, look.desktop, undefined, answer);
+  expect(readShape('walks')).toMatchObject({ hasFacets: false, lines: [] });
 });
 
 test('what was kept wrongly, or can’t be, is as if it had never been here', () => {

@@ -4,6 +4,8 @@ import { expandAnswer, type Answer, type CompactAnswer, type FoundTerms, type Fr
 export interface Reply {
   settings: Settings;
   answer: Answer;
+  /** How the lens looks: rules of a sheet. */
+  sheet?: string;
   /** Names the release and the posts it was made of; absent where nothing else can come. */
   known?: string;
 }
@@ -23,6 +25,7 @@ interface Page {
   /** Names what stays the same; said with the next question. */
   known: string;
   settings?: Settings;
+  sheet?: string;
   frame?: Frame;
   answer: CompactAnswer;
 }
@@ -30,7 +33,7 @@ interface Page {
 /** Asks the server that the script came from. */
 export class HttpTransport implements Transport {
   /** What stays the same, by the name the server gave it. Of two answers on their way each may be of its own release. */
-  readonly #frames = new Map<string, { settings: Settings; frame: Frame }>();
+  readonly #frames = new Map<string, { settings: Settings; sheet: string | undefined; frame: Frame }>();
   #newest = 'nothing';
   readonly #lead: string;
 
@@ -51,13 +54,13 @@ export class HttpTransport implements Transport {
   async ask(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
     const first = from === undefined ? '' : `~from=${from}&`;
     const url = `${this.#base}/listing/${this.#newest}?${this.#lead}${first}${address}`;
-    const { known, settings, frame, answer } = (await fetchJson(url, signal)) as Page;
+    const { known, settings, sheet, frame, answer } = (await fetchJson(url, signal)) as Page;
     if (settings && frame) {
-      this.#frames.set(known, { settings, frame });
+      this.#frames.set(known, { settings, sheet, frame });
       this.#newest = known;
     }
     const own = this.#frames.get(known)!;
-    return { known, settings: own.settings, answer: expandAnswer(answer, own.frame, own.settings) };
+    return { known, settings: own.settings, sheet: own.sheet, answer: expandAnswer(answer, own.frame, own.settings) };
   }
 
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {

@@ -1,5 +1,5 @@
 import { maxAddress, maxSearch, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
-import { choicesOf, viewOf, writeChoices, type Shown } from '@ivy/view';
+import { choicesOf, pageSheet, plainLookSheet, plainPlaced, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
@@ -59,6 +59,7 @@ export class HostedPages {
     const shown: Shown = {
       settings,
       answer,
+      placed: plainPlaced(settings.look),
       choices: choicesOf(answer, settings),
       now: question.now,
       hrefOf: (choices) => hrefOn(path, foreign, writeChoices(choices, settings)),
@@ -73,7 +74,14 @@ export class HostedPages {
       href: hrefOn(path, [...others, `${languageName}=${language}`], answer.address),
       current: language === settings.language,
     }));
-    const page = { slug, name: kept.name, scripts: which === 'release', base, languages };
+    const page = {
+      slug,
+      sheet: pageSheet(kept.lens.look) + plainLookSheet(kept.lens.look),
+      name: kept.name,
+      scripts: which === 'release',
+      base,
+      languages,
+    };
     return plainDocument({ view: viewOf(shown), shown, foreign, path }, page);
   }
 }

@@ -1,9 +1,9 @@
-import type { Settings } from '@ivy/core';
+import type { Placed } from '@ivy/core';
 import type { CardRow, CardView, PictureView, TextPiece } from '@ivy/view';
 import { html, type Markup } from './markup.js';
 
 /** The cards of a page, as the page script draws them. */
-export function drawCards(cards: readonly CardView[], { arrangement }: Settings['look']): Markup {
+export function drawCards(cards: readonly CardView[], { arrangement }: Placed): Markup {
   return html`<ul class="ivy-cards" data-as="${arrangement}">
     ${cards.map(drawCard)}
   </ul>`;

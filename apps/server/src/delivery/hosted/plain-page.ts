@@ -1,8 +1,8 @@
-import type { Settings } from '@ivy/core';
+import type { Placed } from '@ivy/core';
 import type { ChipsView, MoreView, NumbersView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
 import { drawCards } from './plain-cards.js';
 import { drawFacets } from './plain-facets.js';
-import { html, type Markup } from './markup.js';
+import { html, Markup } from './markup.js';
 
 /** All a page without scripts is drawn from. */
 export interface Plain {
@@ -24,15 +24,9 @@ export function hrefOn(path: string, foreign: readonly string[], own: string): s
  * A listing that works without scripts: a form that sends its address, and links. It bears the same classes as what the
  * page script draws in its place, so that nothing moves when that takes over.
  */
-export function drawPlain({ view, shown: { settings }, foreign, path }: Plain): Markup {
-  return html`<form
-    class="ivy-frame"
-    data-plain
-    data-facets="${settings.look.facets}"
-    method="get"
-    action="${path}"
-    style="--ivy-columns:${settings.look.columns}"
-  >
+export function drawPlain({ view, shown, foreign, path }: Plain): Markup {
+  const { settings, placed } = shown;
+  return html`<form class="ivy-frame" data-plain data-facets="${placed.facets}" method="get" action="${path}">
     <div class="ivy-side">
       ${drawForeign(foreign)}${drawFacets(view.facets)}
       <div class="ivy-apply"><button class="ivy-show">${settings.texts.apply}</button></div>
@@ -50,7 +44,7 @@ export function drawPlain({ view, shown: { settings }, foreign, path }: Plain): 
       </div>
       <h2 class="ivy-unseen">${settings.texts.results}</h2>
       ${view.notices.length > 0 && html`<div class="ivy-notices">${view.notices.map((words) => html`<p>${words}</p>`)}</div>`}
-      ${view.empty ? drawEmpty(view.empty, settings.look) : drawCards(view.cards, settings.look)}
+      ${view.empty ? drawEmpty(view.empty, placed) : drawCards(view.cards, placed)}
       ${view.pager && drawPager(view.pager)}
     </div>
   </form>`;
@@ -88,7 +82,7 @@ function drawSort({ label, name, options }: SortView): Markup {
   >`;
 }
 
-function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, look: Settings['look']): Markup {
+function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, placed: Placed): Markup {
   return html`<div class="ivy-empty">
       <p class="ivy-empty-title">${title}</p>
       ${
@@ -102,7 +96,7 @@ function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, lo
     ${
       others &&
       html`<h3 class="ivy-others">${others.title}</h3>
-        ${drawCards(others.cards, look)}`
+        ${drawCards(others.cards, placed)}`
     }`;
 }
 
@@ -146,15 +140,12 @@ export const pageStyle = html`<style>
     margin: 0 auto;
     max-width: 1240px;
     padding: 22px 20px 40px;
-    background: #fdfdf9;
-    color: #1d2b2e;
+    background: light-dark(#fdfdf9, #121615);
+    color: light-dark(#1d2b2e, #e8eeec);
     font:
       15px/1.45 'Source Sans 3',
       system-ui,
       sans-serif;
-  }
-  ivy-lens {
-    --ivy-page: #fdfdf9;
   }
   .languages {
     display: flex;
@@ -163,11 +154,11 @@ export const pageStyle = html`<style>
     margin: -10px 0 16px;
   }
   .languages a {
-    color: #55635f;
+    color: light-dark(#55635f, #a9b6b2);
     padding: 4px 0;
   }
   .languages [aria-current] {
-    color: #1d2b2e;
+    color: inherit;
     font-weight: 650;
     text-decoration: none;
   }
@@ -183,6 +174,8 @@ export const pageStyle = html`<style>
 export interface PlainPage {
   slug: string;
   name: string;
+  /** Rules of how the lens looks. */
+  sheet: string;
   scripts: boolean;
   /** What links and pictures of posts are relative to; null where that is not known. */
   base: string | null;
@@ -215,7 +208,7 @@ export function plainDocument(plain: Plain, page: PlainPage): string {
         <link rel="canonical" href="${canonical}" />
         ${page.scripts && html`<script type="module" src="/embed/ivy-lens.js"></script>`}
         <link rel="stylesheet" href="/embed/ivy-lens.css" />
-        ${pageStyle}
+        ${pageStyle} ${new Markup(`<style>${page.sheet}</style>`)}
       </head>
       <body>
         <main>

@@ -31,6 +31,8 @@ function Wiring({ config }: { config: object }) {
       onTab={setTab}
       part={null}
       onPart={() => {}}
+      span="desktop"
+      onSpan={() => {}}
       onEdit={(next) => {
         lenses.push(next);
         setLens(next);

@@ -49,6 +49,8 @@ function drawn(
       onTab={(next) => tabs.push(next)}
       part={null}
       onPart={() => {}}
+      span="desktop"
+      onSpan={() => {}}
       onReads={(language) => read.push(language)}
       onEdit={edit}
     />,
@@ -58,8 +60,8 @@ function drawn(
 
 test('cards, facets and when a choice counts are picked, and what is in use is pressed', () => {
   const { lenses } = drawn();
-  expect(page.named('at the side').getAttribute('aria-pressed')).toBe('true');
-  for (const way of ['4', 'above', 'on a button']) page.press(way);
+  expect(page.named('Beside').getAttribute('aria-pressed')).toBe('true');
+  for (const way of ['4', 'Above, in a row', 'on a button']) page.press(way);
   expect(lenses.map((lens) => [lens.look.columns, lens.look.facets, lens.address.apply])).toEqual([
     [4, 'side', 'change'],
     [3, 'top', 'change'],

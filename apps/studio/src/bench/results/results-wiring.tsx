@@ -1,7 +1,8 @@
-import type { DryRun } from '@ivy/core';
+import type { DryRun, SpanName } from '@ivy/core';
 import type { KeyboardEvent } from 'react';
 import { CardWiring } from '../card/card-wiring.js';
-import { LayoutWiring } from './layout-wiring.js';
+import { LayoutWiring } from '../look/layout-wiring.js';
+import { LookWiring } from '../look/look-wiring.js';
 import { OrderWiring } from './order-wiring.js';
 import { PagesWiring } from './pages-wiring.js';
 import type { ResultsProps } from './parts.js';
@@ -11,6 +12,7 @@ import { WordsWiring } from './words-wiring.js';
 const tabs = {
   card: 'Card',
   layout: 'Layout',
+  look: 'Look',
   posts: 'Posts',
   order: 'Order',
   pages: 'Pages',
@@ -32,10 +34,25 @@ interface Props extends ResultsProps {
   onTab: (tab: ResultsTab) => void;
   part: number | null;
   onPart: (at: number | null) => void;
+  /** Which widths the layout is set for. */
+  span: SpanName;
+  onSpan: (span: SpanName) => void;
 }
 
 /** What is not a facet: how cards lie, which posts there are, in which order, how many, and in what words. */
-export function ResultsWiring({ dryRun, posts, reads, onReads, tab, onTab, part, onPart, ...props }: Props) {
+export function ResultsWiring({
+  dryRun,
+  posts,
+  reads,
+  onReads,
+  tab,
+  onTab,
+  part,
+  onPart,
+  span,
+  onSpan,
+  ...props
+}: Props) {
   const press = (event: KeyboardEvent<HTMLElement>) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
@@ -49,7 +66,7 @@ export function ResultsWiring({ dryRun, posts, reads, onReads, tab, onTab, part,
         <h2 className="serif text-[21px] leading-tight font-semibold">
           Results <span className="remark text-[15px] font-normal text-ink-2">wiring</span>
         </h2>
-        <div role="tablist" aria-label="Results" className="mt-2 flex gap-3" onKeyDown={press}>
+        <div role="tablist" aria-label="Results" className="mt-2 flex justify-between text-[13.5px]" onKeyDown={press}>
           {names.map((name) => (
             <button
               key={name}
@@ -70,7 +87,8 @@ export function ResultsWiring({ dryRun, posts, reads, onReads, tab, onTab, part,
       </header>
       <div id="results-tab" role="tabpanel" aria-labelledby={`tab-${tab}`} className="min-h-0 flex-1 overflow-y-auto">
         {tab === 'card' && <CardWiring {...props} part={part} onPart={onPart} />}
-        {tab === 'layout' && <LayoutWiring {...props} />}
+        {tab === 'layout' && <LayoutWiring {...props} span={span} onSpan={onSpan} />}
+        {tab === 'look' && <LookWiring {...props} />}
         {tab === 'posts' && <PostsWiring {...props} dryRun={dryRun} posts={posts} />}
         {tab === 'order' && <OrderWiring {...props} />}
         {tab === 'pages' && <PagesWiring {...props} />}

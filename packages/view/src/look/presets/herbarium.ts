@@ -1,0 +1,70 @@
+import type { Preset } from './preset.js';
+
+/** Pressed sheets: book type on warm paper, double rules, pictures mounted like specimens. */
+export const herbarium: Preset = {
+  name: 'Herbarium',
+  words: 'pressed sheets, ruled twice',
+  scheme: 'light',
+  light: {
+    ink: '#2c1e14',
+    'ink-2': '#6a5240',
+    ground: '#f2e7d3',
+    page: '#fbf5e6',
+    soft: '#ecdfc2',
+    rule: '#cdb98f',
+    line: '#8c7040',
+    accent: '#7a2419',
+    'on-accent': '#fff8ea',
+    chip: '#fbf5e6',
+    'chip-ink': '#7a2419',
+    card: 'transparent',
+    focus: '#2c5a33',
+  },
+  dark: {
+    ink: '#f1e6d2',
+    'ink-2': '#c3af94',
+    ground: '#1e1812',
+    page: '#282018',
+    soft: '#372c20',
+    rule: '#5a4a34',
+    line: '#a08a66',
+    accent: '#e5a394',
+    'on-accent': '#2b0f09',
+    chip: '#282018',
+    'chip-ink': '#f0c6ba',
+    card: 'transparent',
+    focus: '#9fd3a4',
+  },
+  radius: 0,
+  border: 1,
+  family: "'Iowan Old Style', 'Palatino Linotype', Palatino, 'Book Antiqua', 'URW Palladio L', P052, serif",
+  rules: [
+    [
+      '.ivy-side',
+      {
+        padding: '14px 14px 4px',
+        border: '3px double var(--i-line)',
+        background: 'var(--i-page)',
+        'align-self': 'start',
+      },
+    ],
+    ['.ivy-facet', { 'border-bottom': '3px double var(--i-rule)' }],
+    ['.ivy-facet-title', { 'font-style': 'italic', 'font-weight': '500', 'font-size': '1.06em' }],
+    [
+      '.ivy-chip',
+      {
+        border: '1px solid var(--i-accent)',
+        'box-shadow': 'inset 0 0 0 2px var(--i-chip), inset 0 0 0 3px var(--i-rule)',
+        'border-radius': '0',
+      },
+    ],
+    ['.ivy-button', { 'border-radius': '0' }],
+    ['.ivy-tick input:not(.ivy-switch, [type=radio])', { 'border-radius': '0' }],
+    [
+      '.ivy-picture',
+      { padding: '5px', border: '1px solid var(--i-line)', 'border-radius': '0', background: 'var(--i-page)' },
+    ],
+    ['.ivy-terms li', { border: '0', 'border-radius': '0' }],
+    ['.ivy-title', { 'font-weight': '700' }],
+  ],
+};

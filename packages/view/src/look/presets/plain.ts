@@ -1,0 +1,42 @@
+import type { Preset } from './preset.js';
+
+/** What a listing looks like where nothing is said: quiet, on whatever ground the page has. */
+export const plain: Preset = {
+  name: 'Plain',
+  words: 'quiet, on your page’s ground',
+  scheme: 'light',
+  light: {
+    ink: '#1d2b2e',
+    'ink-2': '#55635f',
+    ground: 'transparent',
+    page: '#ffffff',
+    soft: '#eef2ee',
+    rule: '#d9e0db',
+    line: '#7c8d89',
+    accent: '#24404a',
+    'on-accent': '#ffffff',
+    chip: '#fbeabf',
+    'chip-ink': '#4a3405',
+    card: 'transparent',
+    focus: '#24404a',
+  },
+  dark: {
+    ink: '#e8eeec',
+    'ink-2': '#a9b6b2',
+    ground: 'transparent',
+    page: '#182124',
+    soft: '#263236',
+    rule: '#36444a',
+    line: '#7d8e91',
+    accent: '#9fd0dc',
+    'on-accent': '#0c1d22',
+    chip: '#4a3b14',
+    'chip-ink': '#fbe3a8',
+    card: 'transparent',
+    focus: '#9fd0dc',
+  },
+  radius: 8,
+  border: 1,
+  family: null,
+  rules: [],
+};
