@@ -665,13 +665,13 @@ export interface components {
       sheet?: string;
       frame?: components['schemas']['Frame'];
       answer: {
+        /** @description The first of the pages whose posts are here, where those of several are. */
+        from?: number;
         /** @description Canonical, the lens's own parameters only; '' when nothing is chosen. */
         address: string;
         total: number;
         matched: number;
         page: number;
-        /** @description The first of the pages whose posts are here, where those of several are. */
-        from?: number;
         pages: number;
         pageSize: number;
         sort: null | string;
@@ -771,9 +771,19 @@ export interface components {
       findings: components['schemas']['Finding'][];
       rejected: components['schemas']['Rejection'][];
     };
+    /** @description A post that strains the card in some way. */
+    Specimen: core.Specimen;
     Spread: core.Spread;
     /** @description What an answer holds of a switch. */
     SwitchFacetAnswer: core.SwitchFacetAnswer;
+    /** @description The head of a column: what it is called, and the orders by it that visitors may choose. */
+    TableHead: {
+      /** @description Place of the part of the card; -1 for the title, where no part shows it. */
+      at: number;
+      label: string;
+      asc: null | string;
+      desc: null | string;
+    };
     /** @description What an answer holds of a facet whose choices are terms. */
     TermFacetAnswer: core.TermFacetAnswer;
     TermValue: core.TermValue;

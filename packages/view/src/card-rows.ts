@@ -1,10 +1,13 @@
 import type { CardPart } from '@ivy/core';
 
+/** Parts that are a few words, beside those that are so by how they are shown. */
+const shortParts = new Set(['date', 'number', 'value', 'reading-time']);
+
 /** What parts of a kind that is short share a row by; empty for those that have a row of their own. */
 function rowOf(part: CardPart): '' | 'facts' | 'terms' {
   if (part.show === 'terms') return part.as === 'text' ? 'facts' : 'terms';
   if (part.show === 'yes-no') return part.as === 'fact' ? 'facts' : '';
-  return part.show === 'date' || part.show === 'number' || part.show === 'value' ? 'facts' : '';
+  return shortParts.has(part.show) ? 'facts' : '';
 }
 
 /** Neighbours of a kind that is short share a row: dates, numbers and yes-no marks; terms. */

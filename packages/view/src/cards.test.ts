@@ -18,17 +18,22 @@ function viewOf(parts: (Partial<CardPart> & { show: PartName })[], fields: Item[
     cardLink = { link: 'card', newTab: false },
     facets = [],
     arrangement = 'grid',
+    pictureSizes = '',
+    marks = null,
   } = more as {
     item?: Partial<Item>;
     cardLink?: object;
     facets?: object[];
     arrangement?: ArrangementName;
+    pictureSizes?: string;
+    marks?: ReadonlySet<string> | null;
   };
   const shown = {
     settings: {
       card: parts.map((part) => makePart(part)),
       cardLink,
       facets,
+      pictureSizes,
       texts: englishTexts,
       language: 'en-GB',
       zone: 'UTC',
@@ -39,7 +44,7 @@ function viewOf(parts: (Partial<CardPart> & { show: PartName })[], fields: Item[
     now,
     resolve: (link: string) => link,
     hrefOf: ({ facets: chosen }: { facets: object }) => `?${JSON.stringify(chosen)}`,
-    marks: null,
+    marks,
   } as unknown as Shown;
   return cardViews(shown)[0]!;
 }
@@ -51,7 +56,9 @@ const words = (view: ReturnType<typeof viewOf>) =>
         ? row.labels.map(({ label }) => label)
         : row.form === 'button'
           ? row.label
-          : row.text.map(({ text }) => text).join(''),
+          : row.form === 'mark'
+            ? row.words
+            : row.text.map(({ text }) => text).join(''),
   );
 
 test('days are written as the part says, with words before and after', () => {
@@ -75,7 +82,7 @@ test('days are written as the part says, with words before and after', () => {
 test('a text is cut, and another field stands in for an empty one', () => {
   const part = { show: 'text' as const, field: 'summary', orElse: 'body', characters: 12 };
   expect(words(viewOf([part], { summary: 'Terns over the bar' })).at(-1)).toBe('Terns over…');
-  expect(words(viewOf([part], { body: 'Mudflat at low water' })).at(-1)).toBe('Mudflat at…');
+  expect(words(viewOf([part], { '~start/body/12': 'Mudflat at low water' })).at(-1)).toBe('Mudflat at…');
   expect(words(viewOf([part], {}))).toEqual(['Terns']);
 });
 
@@ -144,7 +151,7 @@ test('a picture is described by a field, and may stand beside the words', () => 
   const view = viewOf([part], { image: '/a.jpg', title: 'A tern' });
   expect([view.beside, view.pictures]).toEqual([
     true,
-    [{ address: '/a.jpg', alt: 'A tern', aspect: '1/1', fit: 'cover', at: [0] }],
+    [{ address: '/a.jpg', alt: 'A tern', aspect: '1/1', fit: 'cover', at: [0], sizes: null }],
   ]);
 });
 
@@ -158,4 +165,32 @@ test('a list has room for lines alone', () => {
   const fields = { image: '/a.jpg', title: 'Terns', summary: 'Over the bar', day: '2026-05-06' };
   const list = viewOf(parts, fields, { arrangement: 'list' });
   expect([list.pictures, words(list)]).toEqual([[], ['Terns', ['6 May 2026']]]);
+});
+
+test('a picture that is there at several widths says so, by the widths the lens knows', () => {
+  const part = { show: 'picture' as const, field: 'image', width: 1200, sizes: [{ field: 'small', width: 400 }] };
+  const fields = { image: '/a.jpg', small: '/a b,c.jpg' };
+  const { pictures } = viewOf([part], fields, { pictureSizes: '100vw' });
+  expect(pictures[0]!.sizes).toEqual({ srcset: '/a.jpg 1200w, /a%20b%2Cc.jpg 400w', sizes: '100vw' });
+  expect(viewOf([part], { image: '/a.jpg' }).pictures[0]!.sizes).toBeNull();
+});
+
+test('how long it takes to read is what the post says, or else what was counted', () => {
+  const part = { show: 'reading-time' as const, field: 'minutes', from: 'body', icon: 'clock' as const };
+  const at = (fields: Item['fields']) => viewOf([part], fields).rows.at(-1);
+  expect(at({ minutes: 7, '~minutes/body': 3 })).toMatchObject({
+    form: 'facts',
+    facts: [{ text: '7 mins', icon: 'clock' }],
+  });
+  expect(at({ '~minutes/body': 3 })).toMatchObject({ facts: [{ text: '3 mins' }] });
+  expect(at({})).toMatchObject({ form: 'title' });
+});
+
+test('a mark stands among the words where the card has it there, and else in the corner', () => {
+  const marks = { marks: new Set(['a']) };
+  const inPlace = viewOf([{ show: 'mark' as const, words: 'Keep' }], {}, marks);
+  expect([words(inPlace).at(-1), inPlace.marksApart, inPlace.mark?.on]).toEqual(['Keep', false, true]);
+  const apart = viewOf([{ show: 'title' as const, field: 'title' }], {}, { ...marks, facets: [{ marks: true }] });
+  expect([apart.marksApart, apart.mark?.on]).toEqual([true, true]);
+  expect(viewOf([{ show: 'mark' as const }], {}).rows).toHaveLength(1);
 });

@@ -1,9 +1,9 @@
-import { fill, own, type CardPart, type Item, type ItemValue } from '@ivy/core';
+import { fill, minutesKey, own, startKey, type CardPart, type CardPartOf, type Item, type ItemValue } from '@ivy/core';
 import { cardRows } from './card-rows.js';
 import { choose } from './choices.js';
 import { cutText } from './cut.js';
 import { dateText } from './date-text.js';
-import { figure } from './formats.js';
+import { figure, minutes } from './formats.js';
 import { linkTo, type Link, type Shown } from './shown.js';
 
 /** A piece of a text; marked where a search matched it. */
@@ -17,6 +17,8 @@ export interface FactView {
   text: string;
   /** Of a date: as ISO 8601 writes it. */
   datetime?: string;
+  /** Name of a small drawing before it. */
+  icon?: string;
 }
 
 /** A term of a post; with where a press on it leads, where terms are to be chosen. */
@@ -31,6 +33,7 @@ type RowContent =
   | { form: 'text'; text: TextPiece[]; lines: number }
   | { form: 'terms'; labels: LabelView[] }
   | { form: 'facts'; facts: FactView[] }
+  | { form: 'mark'; words: string }
   | { form: 'button'; label: string };
 
 /** A row of a card's words, with the places of the parts that stand in it. */
@@ -38,6 +41,8 @@ export type CardRow = RowContent & { at: number[] };
 
 export interface PictureView {
   address: string;
+  /** The same picture at other widths, and how wide it is drawn, as HTML has them; null for one alone. */
+  sizes: { srcset: string; sizes: string } | null;
   /** Empty where the words beside it say what is to be seen. */
   alt: string;
   aspect: string;
@@ -63,6 +68,8 @@ export interface CardView {
   soon: boolean;
   /** What marks the post, so that one finds it again; null where it can't be marked. */
   mark: { label: string; on: boolean } | null;
+  /** Whether that stands in the card's corner, and not among its words. */
+  marksApart: boolean;
 }
 
 /**
@@ -71,7 +78,8 @@ export interface CardView {
  */
 export function cardViews(shown: Shown, items: readonly Item[] = shown.answer.items): CardView[] {
   const { settings } = shown;
-  const canMark = shown.marks !== null && settings.facets.some((facet) => facet.marks);
+  const hasMark = settings.card.some(({ show }) => show === 'mark') || settings.facets.some((facet) => facet.marks);
+  const canMark = shown.marks !== null && hasMark;
   return items.map((item, i) => cardView(item, shown, i < shown.placed.columns * 2, canMark));
 }
 
@@ -83,11 +91,14 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
   const isList = arrangement === 'list';
   const fits = ({ show }: CardPart) =>
     show === 'picture' ? !isList && picture !== 'none' : show !== 'text' || !isList;
-  const parts = settings.card.filter((part) => fits(part) && valueOf(part, item) !== undefined);
+  const has = (part: CardPart) => (part.show === 'mark' ? canMark : valueOf(part, item) !== undefined);
+  const parts = settings.card.filter((part) => fits(part) && has(part));
   const pictures = parts.filter((part) => part.show === 'picture');
-  const badges = parts.filter((part) => part.show === 'yes-no' && part.as === 'badge');
+  // in a table each part has a cell of its own
+  const isTable = arrangement === 'table';
+  const badges = isTable ? [] : parts.filter((part) => part.show === 'yes-no' && part.as === 'badge');
   const others = parts.filter((part) => part.show !== 'picture' && !badges.includes(part));
-  const rows = cardRows(others).flatMap((row) => {
+  const rows = (isTable ? others.map((part) => [part]) : cardRows(others)).flatMap((row) => {
     const view = rowView(row, item, shown);
     return view ? { ...view, at: row.map((part) => settings.card.indexOf(part)) } : [];
   });
@@ -99,18 +110,36 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
     href: item.link === null || link === 'none' ? null : resolve(item.link),
     leads: link,
     newTab: newTab ? settings.texts.newTab : null,
-    pictures: pictures.flatMap((part) => {
-      const address = resolve(plain(valueOf(part, item)!));
-      const alt = part.alt === '' ? undefined : item.fields[part.alt];
-      const { aspect, fit } = part;
-      const at = [settings.card.indexOf(part)];
-      return address === null ? [] : { address, alt: alt === undefined ? '' : plain(alt), aspect, fit, at };
-    }),
+    pictures: pictures.flatMap((part) => pictureView(part, item, shown) ?? []),
     badges: badges.flatMap((part) => factOf(part, item.fields[part.field]!, shown) ?? []),
     beside: pictures.some(({ place }) => place === 'side'),
     rows: hasTitle ? rows : [title, ...rows],
     soon,
+    marksApart: !others.some(({ show }) => show === 'mark'),
     mark: canMark ? { label: fill(settings.texts.mark, { title: item.title }), on: marks!.has(item.id) } : null,
+  };
+}
+
+/** A picture of a post; null where it has none that a page should show. */
+function pictureView(part: CardPartOf<'picture'>, item: Item, { settings, resolve }: Shown): PictureView | null {
+  const address = resolve(plain(valueOf(part, item)!));
+  if (address === null) return null;
+  const alt = part.alt === '' ? undefined : own(item.fields, part.alt);
+  const bare = part.width > 0 ? [`${address} ${part.width}w`] : [];
+  const others = part.sizes.flatMap(({ field, width }) => {
+    const value = own(item.fields, field);
+    const other = value === undefined ? null : resolve(plain(value));
+    // a comma or a blank would begin another address
+    return other === null ? [] : `${other.replace(/[\s,]/g, encodeURIComponent)} ${width}w`;
+  });
+  const srcset = [...bare, ...others].join(', ');
+  return {
+    address,
+    sizes: others.length === 0 ? null : { srcset, sizes: settings.pictureSizes },
+    alt: alt === undefined ? '' : plain(alt),
+    aspect: part.aspect,
+    fit: part.fit,
+    at: [settings.card.indexOf(part)],
   };
 }
 
@@ -118,7 +147,9 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
 function valueOf(part: CardPart, { fields, link }: Item): ItemValue | undefined {
   if (part.show === 'button') return link ?? undefined;
   const value = own(fields, part.field);
-  return value === undefined && part.show === 'text' && part.orElse !== '' ? own(fields, part.orElse) : value;
+  if (value !== undefined) return value;
+  if (part.show === 'text' && part.orElse !== '') return own(fields, startKey(part.orElse, part.characters));
+  return part.show === 'reading-time' ? own(fields, minutesKey(part.from)) : undefined;
 }
 
 function rowView(row: readonly CardPart[], item: Item, shown: Shown): RowContent | null {
@@ -133,6 +164,7 @@ function rowView(row: readonly CardPart[], item: Item, shown: Shown): RowContent
     const pieces = isOwn ? marked(text, item, part.field) : [{ text, marked: false }];
     return { form: 'text', text: withWords(part, pieces), lines: part.lines };
   }
+  if (part.show === 'mark') return { form: 'mark', words: part.words };
   if (part.show === 'button') return { form: 'button', label: part.words || shown.settings.texts.readOn };
   if (part.show === 'terms' && part.as !== 'text') return labelsOf(row, item, shown);
   const facts = row.flatMap((one) => factOf(one, valueOf(one, item)!, shown) ?? []);
@@ -153,13 +185,20 @@ function labelsOf(row: readonly CardPart[], item: Item, shown: Shown): RowConten
   return labels.length === 0 ? null : { form: 'terms', labels };
 }
 
-function factOf(part: CardPart, value: ItemValue, { settings, now }: Shown): FactView | null {
+function factOf(part: CardPart, value: ItemValue, shown: Shown): FactView | null {
+  const fact = bareFact(part, value, shown);
+  return fact && part.icon !== 'none' ? { ...fact, icon: part.icon } : fact;
+}
+
+function bareFact(part: CardPart, value: ItemValue, { settings, now }: Shown): FactView | null {
   const { before, words } = part;
   const around = (text: string) => [before, text, words].filter((one) => one !== '').join(' ');
   if (part.show === 'date' && typeof value === 'string') {
     return { text: around(dateText(value, settings, part.style, now)), datetime: value };
   }
   if (part.show === 'yes-no') return value === true ? { text: words || settings.texts.yes } : null;
+  if (part.show === 'reading-time' && typeof value === 'number' && words === '')
+    return { text: around(minutes(settings.language, value)) };
   if (typeof value === 'number') return { text: around(figure(settings.language, value)) };
   if (part.show === 'terms' && Array.isArray(value))
     return { text: around(plain(value.slice(0, part.most || undefined))) };

@@ -22,6 +22,12 @@ export function dayFormat(language: string, timeZone: string, style: DateStyle =
 
 const numberFormats = new Lru<string, Intl.NumberFormat>(formatsKept);
 
+/** A number of minutes as a language writes it, in short. */
+export function minutes(language: string, n: number): string {
+  const make = () => new Intl.NumberFormat(language, { style: 'unit', unit: 'minute' });
+  return numberFormats.getOr(`${language} minutes`, make).format(n);
+}
+
 /** A number as a language writes it. */
 export function figure(language: string, n: number): string {
   return numberFormats.getOr(language, () => new Intl.NumberFormat(language)).format(n);

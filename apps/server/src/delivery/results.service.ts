@@ -193,10 +193,11 @@ export class ResultsService {
     const answer = { release: kept.release, ...answerCompactly(index, query, notices) };
     const known = tagOfFrame(etag);
     if (isKnown) return { known, answer };
+    const settings = pageSettings(index, kept.lens, kept.source);
     return {
       known,
-      settings: pageSettings(index, kept.lens, kept.source),
-      sheet: lookSheet(kept.lens.look, kept.slug),
+      settings,
+      sheet: lookSheet(kept.lens.look, settings, kept.slug),
       frame: frameOf(index, kept.lens),
       answer,
     };

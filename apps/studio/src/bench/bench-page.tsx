@@ -11,6 +11,8 @@ import { dryRunsFor, type DryRuns } from '../dry-run/dry-runs.js';
 import { AddressStrip } from './address-strip.js';
 import { BenchBar } from './bench-bar.js';
 import { useFacetClicks, useUndoKeys } from './bench-keys.js';
+import { cardWidthAt } from './card/strain.js';
+import { Specimens } from './card/specimens.js';
 import { useCardClicks } from './card/use-card-clicks.js';
 import type { ResultsTab } from './results/results-wiring.js';
 import { benchReducer, startBench } from './bench-state.js';
@@ -75,8 +77,9 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const [tab, setTab] = useState<ResultsTab>('card');
   const [part, setPart] = useState<number | null>(null);
   useFrameScheme(frame, dryRun !== null, spoken.look);
+  const isCardInHand = focus === null && tab === 'card';
   useFacetClicks(frame, dryRun !== null, onFocus);
-  useCardClicks(frame, dryRun !== null, focus === null && tab === 'card' ? part : null, (at) => {
+  useCardClicks(frame, dryRun !== null, isCardInHand ? part : null, (at) => {
     onFocus(null);
     setTab('card');
     setPart(at);
@@ -120,6 +123,16 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           onGo={go}
           onState={setPageState}
           onLayout={relayout}
+          below={
+            isCardInHand && (
+              <Specimens
+                {...{ slug, dryRun }}
+                name={loaded.name}
+                look={spoken.look}
+                cardWidth={cardWidthAt(spoken.look, width)}
+              />
+            )
+          }
         />
         {facet && pageState !== 'plain' && (
           <Thread

@@ -9,6 +9,7 @@ import {
   type CSSProperties,
   type KeyboardEvent,
   type PointerEvent,
+  type ReactNode,
   type RefObject,
 } from 'react';
 import { BudgetLine } from './budget-line.js';
@@ -58,6 +59,8 @@ interface Props {
   saves: number;
   onState: (state: DeskState) => void;
   onGo: (address: string) => void;
+  /** What stands below the page. */
+  below?: ReactNode;
   onLayout: () => void;
   onWidth: (width: number) => void;
   onFlag: (flag: Flag, width: number) => void;
@@ -176,6 +179,7 @@ export function Desk(props: Props) {
         />
       </div>
       <BudgetLine {...{ slug, frame, address, saves, width }} />
+      {props.below}
     </main>
   );
 }

@@ -29,7 +29,7 @@ const dryRuns: DryRuns = {
   stop: () => {},
 };
 const onWent = (address: string, how: string) => went.push([address, how]);
-const dryRunOf = (total: number) => ({ answer: { total } }) as DryRun;
+const dryRunOf = (total: number) => ({ answer: { total }, settings: { card: [], facets: [] } }) as unknown as DryRun;
 const lensCalled = (label: string) => lensOf({ facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind', label }] });
 const first = lensCalled('Kind');
 

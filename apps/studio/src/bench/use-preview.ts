@@ -48,7 +48,7 @@ export function usePreview(
     try {
       const dryRun = await dryRuns.run(lens, asked, signal, from);
       setState({ dryRun, problem: null });
-      say({ ivy: 'reply', id, reply: { ...dryRun, sheet: lookSheet(lens.look, slug) } });
+      say({ ivy: 'reply', id, reply: { ...dryRun, sheet: lookSheet(lens.look, dryRun.settings, slug) } });
     } catch (error) {
       if (signal.aborted) return;
       setState((before) => ({ dryRun: before.dryRun, problem: error as Error }));

@@ -1,4 +1,5 @@
 import type { PostIndex } from '../engine/index/post-index.js';
+import type { Derived } from '../card/derived.js';
 import { partKind } from '../card/parts.js';
 import { cardParts } from '../lens/card.js';
 import type { Item, ItemValue, TermValue } from '../model/answer.js';
@@ -38,14 +39,19 @@ function filteredBy(facet: Facet): readonly string[] {
 
 /** An answer carries of each post what its card shows and what its facets filter by. */
 export function itemPlan(index: PostIndex, lens: Lens): ItemPlan {
-  const card = cardParts(lens, index.fields).flatMap((part) => partKind(part).fields(part));
+  const parts = cardParts(lens, index.fields);
+  const card = parts.flatMap((part) => partKind(part).fields(part));
+  const derived = parts.flatMap((part) => partKind(part).derived?.(part) ?? []);
   const keys = [...card, ...lens.facets.flatMap(filteredBy)];
   const byRole = (role: 'title' | 'link') => {
     const field = fieldWithRole(index.fields, role);
     return field ? itemField(index, field.key) : null;
   };
   return {
-    fields: [...new Set(keys)].map((key) => itemField(index, key)),
+    fields: [
+      ...[...new Set(keys)].map((key) => itemField(index, key)),
+      ...new Map(derived.map((one) => [one.key, derivedField(index, one)])).values(),
+    ],
     title: byRole('title'),
     link: byRole('link'),
     kept: new Lru(itemsKept),
@@ -83,6 +89,20 @@ function itemField(index: PostIndex, key: string): ItemField {
       if (type === 'html') return plainText(value);
       // posts may have come in before addresses were looked at this closely
       return type === 'link' || type === 'image' ? (safeAddress(value) ?? undefined) : value;
+    },
+  };
+}
+
+/** A field made from the text of another. */
+function derivedField(index: PostIndex, { key, from, unless, make }: Derived): ItemField {
+  const source = itemField(index, from);
+  const before = unless === '' ? null : itemField(index, unless);
+  return {
+    key,
+    read: (post) => {
+      if (before && before.read(post) !== undefined) return undefined;
+      const text = source.read(post);
+      return typeof text === 'string' && text !== '' ? make(text) : undefined;
     },
   };
 }

@@ -1,7 +1,9 @@
 import type { Field } from '../model/post.js';
 import type { Shape } from '../shape/shape.js';
-import { text, withDefault } from '../shape/shape.js';
+import { choice, text, withDefault } from '../shape/shape.js';
 import { fieldKey } from '../kinds/common.js';
+import type { Derived } from './derived.js';
+import { iconNames, type IconName } from './icons.js';
 
 /** What all parts of a card have. */
 export const common = {
@@ -9,6 +11,8 @@ export const common = {
   /** Words before and after its value. */
   before: withDefault(text({ max: 60 }), () => ''),
   words: withDefault(text({ max: 60 }), () => ''),
+  /** A small drawing before it, where it is one of the short facts. */
+  icon: withDefault(choice(...iconNames), () => 'none' as const),
 };
 
 /** The settings all parts have, with the name of the part. */
@@ -18,6 +22,7 @@ export interface CommonPart {
   field: string;
   before: string;
   words: string;
+  icon: IconName;
 }
 
 /**
@@ -31,6 +36,8 @@ export interface PartKind<P extends CommonPart> {
   readonly suits: (field: Field) => boolean;
   /** The fields it reads, which answers then carry. */
   readonly fields: (part: P) => readonly string[];
+  /** What it needs besides that no field has. */
+  readonly derived?: (part: P) => readonly Derived[];
 }
 
 /** The fields of a part that may name some or none. */

@@ -28,12 +28,18 @@ test('every field a card can show is proposed as the part that suits it', () => 
 
 test('each part has its settings filled in, and says which fields it reads', () => {
   expect(makePart({ show: 'title', field: 'title' })).toEqual({
-    ...{ show: 'title', field: 'title', before: '', words: '', level: 3, lines: 0 },
+    ...{ show: 'title', field: 'title', before: '', icon: 'none', words: '', level: 3, lines: 0 },
   });
   const read = partNames.map((show) => partKind({ show }).fields(makePart({ show, field: 'one' })));
-  expect(read.filter((fields) => fields.length > 0)).toHaveLength(partNames.length - 1);
+  const reading = partNames.filter((_, i) => read[i]!.length > 0);
+  expect(partNames.filter((show) => !reading.includes(show))).toEqual(['mark', 'button']);
   const summary = makePart({ show: 'text', field: 'summary', orElse: 'body' });
-  expect(partKind(summary).fields(summary)).toEqual(['summary', 'body']);
+  expect(partKind(summary).fields(summary)).toEqual(['summary']);
+  expect(partKind(summary).derived!(summary)).toMatchObject([
+    { key: '~start/body/0', from: 'body', unless: 'summary' },
+  ]);
+  const picture = makePart({ show: 'picture', field: 'image', alt: 'words', sizes: [{ field: 'small', width: 300 }] });
+  expect(partKind(picture).fields(picture)).toEqual(['image', 'words', 'small']);
 });
 
 test('what a part can’t be, and fields a source does not have, are refused with their place', () => {
@@ -57,10 +63,23 @@ test('what a part can’t be, and fields a source does not have, are refused wit
 
 test('answers carry what the card reads, also what stands in for something else, and no more', () => {
   const fields = ['title', 'summary', 'body', 'secret'].map((key) => field(key));
-  const posts = [{ id: 'a', values: { title: 'Terns', body: 'All of it', secret: 'no' } }];
+  const posts = [
+    { id: 'a', values: { title: 'Terns', body: `${'All of it. '.repeat(300)}`, secret: 'no' } },
+    { id: 'b', values: { title: 'Eels', summary: 'In short', body: 'At length' } },
+  ];
   const index = buildIndex({ fields, taxonomies: {}, posts });
-  const read = readLens({ card: { parts: [{ show: 'text', field: 'summary', orElse: 'body' }] } });
+  const read = readLens({
+    card: {
+      parts: [
+        { show: 'text', field: 'summary', orElse: 'body', characters: 100 },
+        { show: 'reading-time', from: 'body' },
+      ],
+    },
+  });
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   const { query } = readAddress('', read.value, index, 0);
-  expect(answer(index, query).items[0]!.fields).toEqual({ body: 'All of it' });
+  const [long, short] = answer(index, query).items;
+  // of a long text no more goes along than is shown of it
+  expect(long!.fields).toEqual({ '~start/body/100': 'All of it. '.repeat(300).slice(0, 180), '~minutes/body': 4 });
+  expect(short!.fields).toEqual({ summary: 'In short', '~minutes/body': 1 });
 });

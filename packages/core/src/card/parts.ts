@@ -2,9 +2,11 @@ import type { Field } from '../model/post.js';
 import { variant, type Shape, type TypeOf } from '../shape/shape.js';
 import { button } from './button.js';
 import { date } from './date.js';
+import { mark } from './mark.js';
 import { number } from './number.js';
 import type { CommonPart, PartKind } from './part.js';
 import { picture } from './picture.js';
+import { readingTime } from './reading-time.js';
 import { terms } from './terms.js';
 import { text } from './text.js';
 import { title } from './title.js';
@@ -12,7 +14,19 @@ import { value } from './value.js';
 import { yesNo } from './yes-no.js';
 
 /** Every part a card can have, by its name. All that depends on which parts there are is derived from here. */
-export const parts = { picture, title, text, date, terms, number, 'yes-no': yesNo, value, button };
+export const parts = {
+  picture,
+  title,
+  text,
+  date,
+  terms,
+  number,
+  'yes-no': yesNo,
+  'reading-time': readingTime,
+  value,
+  mark,
+  button,
+};
 
 type Parts = typeof parts;
 

@@ -1,4 +1,5 @@
-import { choice, object, text, withDefault, type TypeOf } from '../shape/shape.js';
+import { fieldKey } from '../kinds/common.js';
+import { choice, list, object, text, whole, withDefault, type TypeOf } from '../shape/shape.js';
 import { common, named, type PartKind } from './part.js';
 
 const shape = object({
@@ -11,11 +12,15 @@ const shape = object({
   place: withDefault(choice('top', 'side'), () => 'top' as const),
   /** The field that says what is to be seen; empty where the title beside it says enough. */
   alt: withDefault(text({ max: 120 }), () => ''),
+  /** Pixels that it is wide, where other sizes are there; 0 where nobody knows. */
+  width: withDefault(whole(0, 20_000), () => 0),
+  /** Fields that have the same picture at other widths, so that a page fetches the one that fits. */
+  sizes: withDefault(list(object({ field: fieldKey, width: whole(1, 20_000) }), 6), () => []),
 });
 export type PicturePart = TypeOf<typeof shape> & { show: 'picture' };
 
 export const picture: PartKind<PicturePart> = {
   shape,
   suits: ({ type }) => type === 'image',
-  fields: ({ field, alt }) => named(field, alt),
+  fields: ({ field, alt, sizes }) => named(field, alt, ...sizes.map((size) => size.field)),
 };

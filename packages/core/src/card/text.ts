@@ -1,4 +1,5 @@
 import { object, text as textShape, whole, withDefault, type TypeOf } from '../shape/shape.js';
+import { startKey, beginningOf } from './derived.js';
 import { common, named, type PartKind } from './part.js';
 
 const shape = object({
@@ -16,5 +17,16 @@ export type TextPart = TypeOf<typeof shape> & { show: 'text' };
 export const text: PartKind<TextPart> = {
   shape,
   suits: ({ type }) => type === 'text' || type === 'html',
-  fields: ({ field, orElse }) => named(field, orElse),
+  fields: ({ field }) => named(field),
+  derived: ({ field, orElse, characters }) =>
+    orElse === ''
+      ? []
+      : [
+          {
+            key: startKey(orElse, characters),
+            from: orElse,
+            unless: field,
+            make: (whole) => beginningOf(whole, characters),
+          },
+        ],
 };

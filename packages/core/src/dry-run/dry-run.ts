@@ -9,6 +9,7 @@ import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
 import { matchEffects, type MatchEffect } from './effects.js';
 import { rankMoves, type RankMove } from './rank-moves.js';
+import { specimensOf, type Specimen } from './specimens.js';
 import { settingsOf, type Settings } from '../lens/settings.js';
 
 /** All the Bench shows of a lens at an address. */
@@ -18,6 +19,8 @@ export interface DryRun {
   effects: Record<string, MatchEffect>;
   /** Of searches with weights of their own: what these do to the first page. */
   moves: Record<string, RankMove[]>;
+  /** Posts that strain the card. */
+  specimens: Specimen[];
 }
 
 /**
@@ -76,5 +79,6 @@ export function dryRunOfQuestion(
     answer: answered,
     effects: matchEffects(index, query),
     moves: rankMoves(index, query, answered),
+    specimens: specimensOf(index, lens),
   };
 }

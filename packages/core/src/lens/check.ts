@@ -7,6 +7,9 @@ import { textsKept } from '../engine/index/post-index.js';
 import { isInherited } from '../text/own.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 
+/** Settings of parts of a card that name a field. */
+const fieldSettings = new Set(['field', 'orElse', 'alt', 'from']);
+
 /**
  * Checks what a shape alone can't know: that the fields a lens names are in its source, and that no two of its
  * address names are the same.
@@ -49,8 +52,10 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     option.then.forEach(({ field }, n) => needsField(field, `/sort/options/${i}/then/${n}/field`));
   });
   lens.card.parts.forEach((part, i) => {
+    if (part.show === 'picture')
+      part.sizes.forEach(({ field }, n) => needsField(field, `/card/parts/${i}/sizes/${n}/field`));
     for (const [setting, value] of Object.entries(part)) {
-      const isField = setting === 'field' || setting === 'orElse' || setting === 'alt';
+      const isField = fieldSettings.has(setting);
       if (isField && value !== '') needsField(value as string, `/card/parts/${i}/${setting}`);
     }
   });

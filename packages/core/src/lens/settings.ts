@@ -4,6 +4,8 @@ import type { Field } from '../model/post.js';
 import { sizesOf } from '../paging/paging.js';
 import type { Texts } from '../model/texts.js';
 import { cardParts } from './card.js';
+import { tableHeads, type TableHead } from './table-heads.js';
+import { pictureSizes } from '../look/picture-sizes.js';
 import { facetLabel, sortLabel, textsOf } from './label.js';
 import type { CardPart } from '../card/parts.js';
 import { defaultSort, type Lens } from './lens.js';
@@ -35,6 +37,10 @@ export interface Settings {
   defaultSort: string | null;
   paging: Lens['paging'];
   card: CardPart[];
+  /** The columns of a table, one a part of the card; none where no width has a table. */
+  heads: TableHead[];
+  /** How wide pictures are drawn, as `sizes` of HTML says it; empty where there is one size of each. */
+  pictureSizes: string;
   /** What of a card leads to its post, and whether beside the page. */
   cardLink: Pick<Lens['card'], 'link' | 'newTab'>;
   look: PageLook;
@@ -52,6 +58,7 @@ export interface Settings {
 
 /** Draws from a lens what a page may see of it. */
 export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable<string>, source: string): Settings {
+  const card = cardParts(lens, fields);
   return {
     facets: lens.facets.map((facet) => ({
       key: facet.key,
@@ -69,7 +76,9 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     sort: lens.sort.options.map((option) => ({ key: option.key, label: sortLabel(option, fields, lens) })),
     defaultSort: defaultSort(lens)?.key ?? null,
     paging: { ...lens.paging, sizes: sizesOf(lens.paging) },
-    card: cardParts(lens, fields),
+    card,
+    heads: tableHeads(lens, card, fields),
+    pictureSizes: card.some((part) => part.show === 'picture' && part.sizes.length > 0) ? pictureSizes(lens.look) : '',
     cardLink: { link: lens.card.link, newTab: lens.card.newTab },
     look: pageLook(lens.look),
     texts: textsOf(lens),

@@ -1,4 +1,14 @@
-import { choice, flag, object, optional, table, whole, withDefault, type ObjectOf, type TypeOf } from '../shape/shape.js';
+import {
+  choice,
+  flag,
+  object,
+  optional,
+  table,
+  whole,
+  withDefault,
+  type ObjectOf,
+  type TypeOf,
+} from '../shape/shape.js';
 
 /** Spans of width, the narrowest first. What a lens sets for all widths is what the widest has. */
 export const spanNames = ['phone', 'tablet', 'desktop'] as const;

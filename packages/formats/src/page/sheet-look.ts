@@ -38,6 +38,8 @@ interface Declared {
 const mostRead = 4_000_000;
 /** Declarations that are looked at. */
 const mostDeclared = 60_000;
+/** Characters of a value that can be a colour, a font or a measure. */
+const longest = 1000;
 
 /**
  * Finds in a page's sheets what its look is made of: the best guess for each part, with where it stands.
@@ -74,6 +76,8 @@ const isButton = (selector: string) =>
   /(^|[\s.>])(button|btn|cta)([-_][\w-]*)?(\.[\w-]+)*$/i.test(selector) || /\[type=["']?submit/.test(selector);
 const isPrimary = (selector: string) => /primary|main|cta|submit|accent/i.test(selector);
 const isHeading = (selector: string) => /^h[1-4]$/.test(selector) || /^\.?[\w-]*title$/i.test(selector);
+const isListing = (selector: string) =>
+  /grid|cards|list|posts|items|tiles|columns/i.test(selector) && !/nav|menu|head|foot/i.test(selector);
 const isBox = (selector: string) => isButton(selector) || /^(input|select|textarea)\b|card|tile|panel/i.test(selector);
 const named =
   (pattern: RegExp, weight: number): Weight =>
@@ -140,7 +144,11 @@ const looks: readonly { part: LookPart; of: Weight; read: Read }[] = [
     of: (one) => (one.name === 'border-radius' && isBox(one.selector) ? 1 : named(/^--([\w-]+-)?radius$/, 1)(one)),
     read: pixels(0, 40),
   },
-  { part: 'gap', of: (one) => (/^(grid-)?(column-)?gap$/.test(one.name) ? 1 : 0), read: pixels(4, 80) },
+  {
+    part: 'gap',
+    of: (one) => (/^(grid-)?(column-)?gap$/.test(one.name) ? (isListing(one.selector) ? 3 : 0) : 0),
+    read: pixels(8, 80),
+  },
 ];
 
 function ofPage(...names: string[]): Weight {
@@ -183,8 +191,11 @@ function declarationsOf(sheets: readonly string[]): Declared[] {
         const context = media.join(' ');
         if (!this.rule || /print|min-width|width>/.test(context)) return;
         const scheme = context.includes('prefers-color-scheme:dark') ? 'dark' : 'light';
-        const value = css.generate(node.value).trim();
+        const value = css.generate(node.value).trim().replace(/\s+/g, ' ');
+        if (value.length > longest) return;
         for (const selector of css.generate(this.rule.prelude).split(',')) {
+          // what a listing of ours has there already is no look of the page's own
+          if (selector.includes('ivy-')) continue;
           declared.push({ selector: selector.trim().slice(0, 200), name: node.property.toLowerCase(), value, scheme });
         }
       },
@@ -256,7 +267,9 @@ function wordsOf(value: string): string[] {
 function family(value: string, name: string): string | null {
   // the shorthand ends with the fonts, after the size
   const fonts =
-    name === 'font' ? (/[\d.]+(?:px|rem|em|%|pt)(?:\s*\/\s*[\d.]+\w*)?\s+(.+)$/.exec(value)?.[1] ?? '') : value;
+    name === 'font'
+      ? (/[\d.]+(?:px|rem|em|%|pt)(?:\s*\/\s*[\d.]+\w*)?\s*([^\d\s/][^]*)$/.exec(value)?.[1] ?? '')
+      : value;
   const clean = fonts.replace(/\s*!important$/, '').trim();
   if (!/^[\p{L}\p{N} ,'"_-]{1,200}$/u.test(clean) || /^(inherit|initial|unset)$/.test(clean)) return null;
   return clean.replace(/\s*,\s*/g, ', ');

@@ -21,12 +21,16 @@ function drawCard(listing: Listing, card: CardView): TemplateResult {
     ${pictures.map((picture) => drawPicture(picture, card))}
     ${badges.length > 0 ? html`<p class="ivy-badges">${badges.map(({ text }) => html`<span>${text}</span>`)}</p>` : nothing}
     <div class="ivy-card-text">${card.rows.map((row) => drawRow(listing, row, card))}</div>
-    ${drawMark(listing, card)}
+    ${card.marksApart ? drawMark(listing, card) : nothing}
   </li>`;
 }
 
 /** A ribbon that marks a post, so that one finds it again. */
-function drawMark(listing: Listing, { id, mark }: CardView): TemplateResult | typeof nothing {
+export function drawMark(
+  listing: Listing,
+  { id, mark }: CardView,
+  words: string | typeof nothing = nothing,
+): TemplateResult | typeof nothing {
   if (!mark) return nothing;
   return html`<button
     type="button"
@@ -35,7 +39,7 @@ function drawMark(listing: Listing, { id, mark }: CardView): TemplateResult | ty
     aria-label=${mark.label}
     @click=${() => listing.mark(id)}
   >
-    <span aria-hidden="true"></span>
+    <span aria-hidden="true"></span>${words}
   </button>`;
 }
 
@@ -57,8 +61,9 @@ function link({ href, newTab }: CardView, what: unknown, kind: 'words' | 'pictur
 
 /** A heading of a level; a line of text for none. */
 function heading(level: number, at: string, lines: unknown, text: unknown): TemplateResult {
-  if (level === 3) return html`<h3 class="ivy-title" data-at=${at} style=${lines}>${text}</h3>`;
+  if (level === 3) return html`<h3 dir="auto" class="ivy-title" data-at=${at} style=${lines}>${text}</h3>`;
   return html`<p
+    dir="auto"
     class="ivy-title"
     data-at=${at}
     style=${lines}
@@ -71,7 +76,7 @@ function heading(level: number, at: string, lines: unknown, text: unknown): Temp
 
 const clamp = (lines: number) => (lines === 0 ? nothing : `--ivy-lines:${lines}`);
 
-function drawRow(listing: Listing, row: CardRow, card: CardView): TemplateResult {
+export function drawRow(listing: Listing, row: CardRow, card: CardView): TemplateResult {
   const at = row.at.join();
   switch (row.form) {
     case 'title': {
@@ -80,15 +85,17 @@ function drawRow(listing: Listing, row: CardRow, card: CardView): TemplateResult
       return heading(row.level, at, clamp(row.lines), text);
     }
     case 'text':
-      return html`<p class="ivy-summary" data-at=${at} style=${clamp(row.lines)}>${pieces(row.text)}</p>`;
+      return html`<p dir="auto" class="ivy-summary" data-at=${at} style=${clamp(row.lines)}>${pieces(row.text)}</p>`;
     case 'terms':
       return html`<ul class="ivy-terms" data-at=${at}>
         ${row.labels.map(({ label, link: to }) => html`<li>${to ? html`<a href=${to.href} @click=${follow(to, (next) => void listing.choose(next))}>${label}</a>` : label}</li>`)}
       </ul>`;
     case 'facts':
       return html`<p class="ivy-facts" data-at=${at}>
-        ${row.facts.map(({ text, datetime }) => html`<span>${datetime === undefined ? text : html`<time datetime=${datetime}>${text}</time>`}</span>`)}
+        ${row.facts.map(({ text, datetime, icon }) => html`<span>${icon ? html`<i class="ivy-icon" data-icon=${icon}></i>` : nothing}${datetime === undefined ? text : html`<time datetime=${datetime}>${text}</time>`}</span>`)}
       </p>`;
+    case 'mark':
+      return html`<p class="ivy-more-of" data-at=${at}>${drawMark(listing, card, row.words)}</p>`;
     case 'button':
       // of a card that leads there as a whole it is a picture of a button: one stop for keys is enough
       return html`<p class="ivy-more-of" data-at=${at}>
@@ -102,8 +109,10 @@ function pieces(text: readonly TextPiece[]): unknown {
   return text.map((piece) => (piece.marked ? html`<mark class="ivy-mark">${piece.text}</mark>` : piece.text));
 }
 
-function drawPicture({ address, alt, aspect, fit, at }: PictureView, card: CardView): TemplateResult {
+export function drawPicture({ address, sizes, alt, aspect, fit, at }: PictureView, card: CardView): TemplateResult {
   const picture = html`<img
+    sizes=${sizes?.sizes ?? nothing}
+    srcset=${sizes?.srcset ?? nothing}
     src=${address}
     alt=${alt}
     loading=${card.soon ? 'eager' : 'lazy'}

@@ -1,10 +1,11 @@
 import type { Texts } from '@ivy/core';
 import { cardViews, noticesView, type CardView, type Shown } from '@ivy/view';
-import { html, type TemplateResult } from 'lit-html';
+import { html, nothing, type TemplateResult } from 'lit-html';
 import type { Listing } from '../listing/listing.js';
 import type { Shape } from '../listing/shape.js';
-import { drawCards } from './cards.js';
+import { drawCards, drawMark, drawPicture, drawRow } from './cards.js';
 import { englishTexts } from './english.js';
+import { follow } from './follow.js';
 import { shownOf } from './shown.js';
 import { withLater } from './with-later.js';
 
@@ -20,8 +21,18 @@ export function drawResults(listing: Listing, most?: number): TemplateResult {
   return html`<div class="ivy-results-body" aria-busy=${listing.waiting} data-waiting=${listing.waiting}>
     <h2 class="ivy-unseen">${settings.texts.results}</h2>
     ${listing.status === 'failed' ? drawFailed(listing) : ''} ${drawNotices(shown)}
-    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawCards(listing, cardViews(shown, answer.items.slice(0, most)))}
+    ${answer.matched === 0 ? drawEmpty(listing, shown) : drawPosts(listing, shown, cardViews(shown, answer.items.slice(0, most)))}
   </div>`;
+}
+
+/** Posts as cards or as a table. */
+function drawPosts(listing: Listing, shown: Shown, cards: readonly CardView[]): unknown {
+  if (listing.placed.arrangement !== 'table') return drawCards(listing, cards);
+  const drawing = { html, nothing, drawRow, drawPicture, drawMark, follow };
+  return withLater(
+    () => listing.redraw(),
+    (later) => later.drawTable(drawing, listing, shown, cards),
+  );
 }
 
 function drawNotices(shown: Shown): TemplateResult | '' {
@@ -31,7 +42,7 @@ function drawNotices(shown: Shown): TemplateResult | '' {
 }
 
 function drawEmpty(listing: Listing, shown: Shown): unknown {
-  const cards = (views: readonly CardView[]) => drawCards(listing, views);
+  const cards = (views: readonly CardView[]) => drawPosts(listing, shown, views);
   return withLater(
     () => listing.redraw(),
     (later) => later.drawEmpty(html, listing, shown, cards),

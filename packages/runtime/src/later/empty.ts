@@ -7,7 +7,7 @@ export function drawEmpty(
   html: typeof Html,
   listing: Listing,
   shown: Shown,
-  drawCards: (cards: readonly CardView[]) => TemplateResult,
+  drawCards: (cards: readonly CardView[]) => unknown,
 ): TemplateResult {
   const { title, lead, ways, others } = emptyView(shown);
   return html`<div class="ivy-empty">

@@ -9,5 +9,6 @@ export { drawMore } from './more.js';
 export { move } from './move.js';
 export { watchNearness } from './near.js';
 export { drawSheet } from './sheet.js';
+export { drawTable } from './table.js';
 export { drawThumbs } from './thumbs.js';
 export { sheet } from './later-sheet.js';

@@ -1,6 +1,7 @@
 import type { ArrangementName, Placed } from '@ivy/core';
 import type { Rule } from './rule.js';
 
+const bothWays = 'polygon(50% 0, 100% 40%, 0 40%, 0 60%, 100% 60%, 50% 100%, 0 60%, 0 40%)';
 const oneColumn: Rule = ['.ivy-cards', { 'grid-template-columns': 'minmax(0, 1fr)' }];
 /** A picture beside the words, and what that does to both. */
 const beside = (card: string): Rule[] => [
@@ -34,8 +35,79 @@ export const arrangements: Record<ArrangementName, (placed: Placed) => Rule[]> =
   rows: () => [oneColumn, ...beside('.ivy-card'), besideRibbon],
   'rows-reversed': () => [oneColumn, ...beside('.ivy-card'), ['.ivy-card', { 'flex-direction': 'row-reverse' }]],
   list: () => [oneColumn, ...line, noPictures],
-  table: () => [],
+  table: () => tableRules,
 };
+
+const cell = '.ivy-table :is(th, td)';
+const tableRules: Rule[] = [
+  ['.ivy-table', { width: '100%', 'border-collapse': 'collapse' }],
+  [cell, { padding: 'calc(9px * var(--i-space)) 10px', 'text-align': 'start', 'vertical-align': 'middle' }],
+  [
+    '.ivy-table th',
+    {
+      position: 'sticky',
+      'z-index': '2',
+      top: '0',
+      background: 'var(--i-page)',
+      'border-bottom': '2px solid var(--i-line)',
+      'font-weight': '650',
+      'vertical-align': 'bottom',
+    },
+  ],
+  ['.ivy-table thead td', { 'border-bottom': '2px solid var(--i-line)' }],
+  ['.ivy-table tbody td', { 'border-bottom': '1px solid var(--i-rule)', 'overflow-wrap': 'anywhere' }],
+  ['.ivy-table :is(th, td)[data-number]', { 'text-align': 'end', 'white-space': 'nowrap' }],
+  ['.ivy-table .ivy-picture', { width: '64px', margin: '0', 'border-radius': 'calc(var(--i-radius) / 2)' }],
+  ['.ivy-table .ivy-ribbon', { position: 'static' }],
+  ['.ivy-table .ivy-facts span', { margin: '0', padding: '0' }],
+  ['.ivy-table .ivy-facts span::before', { content: 'none' }],
+  ['.ivy-table [data-number] .ivy-facts', { 'justify-content': 'flex-end' }],
+  ['.ivy-table .ivy-title', { 'font-size': '1em' }],
+  ['.ivy-table :is(.ivy-terms, .ivy-more-of)', { margin: '0' }],
+  [
+    '.ivy-head-sort',
+    {
+      color: 'inherit',
+      'text-decoration': 'none',
+      display: 'inline-flex',
+      gap: '6px',
+      'align-items': 'center',
+      'min-height': '28px',
+    },
+  ],
+  ['.ivy-head-sort:hover', { 'text-decoration': 'underline', 'text-underline-offset': '3px' }],
+  [
+    '.ivy-head-sort::after',
+    { content: "''", width: '8px', height: '12px', background: 'currentcolor', opacity: '0.4', 'clip-path': bothWays },
+  ],
+  ["th[aria-sort='ascending'] .ivy-head-sort::after", { opacity: '1', 'clip-path': 'polygon(50% 0, 100% 40%, 0 40%)' }],
+  [
+    "th[aria-sort='descending'] .ivy-head-sort::after",
+    { opacity: '1', 'clip-path': 'polygon(0 60%, 100% 60%, 50% 100%)' },
+  ],
+];
+
+/** Rows of a table as blocks, each value with the head of its column before it. */
+export const narrowTable: Rule[] = [
+  ['.ivy-table', { display: 'block' }],
+  [['.ivy-table tbody', '.ivy-table tr'], { display: 'block' }],
+  [
+    '.ivy-table thead',
+    { position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', 'clip-path': 'inset(50%)' },
+  ],
+  ['.ivy-table tr', { padding: '10px 0', 'border-bottom': '1px solid var(--i-rule)' }],
+  [
+    '.ivy-table td',
+    { display: 'flex', gap: '10px', padding: '2px 0', border: '0', 'justify-content': 'space-between' },
+  ],
+  ['.ivy-table td:empty', { display: 'none' }],
+  [
+    '.ivy-table td[data-label]::before',
+    { content: 'attr(data-label)', flex: 'none', color: 'var(--i-ink-2)', 'font-size': '0.9em' },
+  ],
+  ['.ivy-table .ivy-picture', { width: '100%', 'margin-bottom': '6px' }],
+  ['.ivy-table .ivy-title', { 'font-size': '1.1em' }],
+];
 
 function pictures({ picture, equal }: Placed): Rule[] {
   return [

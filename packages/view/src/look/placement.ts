@@ -36,6 +36,8 @@ export const placements: Record<PlaceName, (placed: Placed, isPlain: boolean) =>
           { display: 'flex', order: '0', 'flex-wrap': 'wrap', gap: '0 32px', 'justify-content': sideways[align] },
         ],
     ...(align === 'start' ? [] : [['.ivy-side > .ivy-facet', { flex: '0 1 240px' }] as const]),
+    ['.ivy-side > .ivy-facet:first-child', { 'padding-top': 'calc(16px * var(--i-space))' }],
+    ['.ivy-side > .ivy-apply', { 'grid-column': '1 / -1', 'flex-basis': '100%' }],
     hidden,
   ],
   stacked: ({ align }) => [

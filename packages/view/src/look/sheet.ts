@@ -1,6 +1,8 @@
 import { pageLook, spanNames, type Look, type PageLook, type Placed, type SpanName } from '@ivy/core';
-import { arrangements, columnRules } from './arrangements.js';
+import { arrangements, columnRules, narrowTable } from './arrangements.js';
 import { colourDeclarations, coloursOf, schemesOf } from './colours.js';
+import { extraRules, type Drawn } from './extras.js';
+import { iconRules } from './icons.js';
 import { placements } from './placement.js';
 import { presets } from './presets/presets.js';
 import { writeRules, type Rule } from './rule.js';
@@ -8,26 +10,29 @@ import { typeRules } from './types.js';
 
 /**
  * The sheet of a lens as its elements have it, which measure how wide they are.
- * @param name  of the lens, as elements say it
+ * @param drawn  what it draws, which some rules go by
+ * @param name   of the lens, as elements say it
  */
-export function lookSheet(look: Look, name: string): string {
+export function lookSheet(look: Look, drawn: Drawn, name: string): string {
   const here = `:is(.ivy-part, ivy-lens)[name='${name}']`;
   const bySpan = spansOf(look).map(({ rules, spans }) => {
     const at = spans.length === spanNames.length ? here : spans.map((span) => `[data-span='${span}']`);
     const where = typeof at === 'string' ? at : `${here}:is(${at.join(', ')})`;
     return writeRules(where, rules(false));
   });
-  return layered(bySpan.join('') + writeRules(here, lookRules(look)));
+  return layered(extraRules(drawn) + bySpan.join('') + writeRules(here, [...lookRules(look), ...cardRules(drawn)]));
 }
 
 /** The sheet of a page that is drawn without scripts: there the window’s width counts. */
-export function plainLookSheet(look: Look): string {
+export function plainLookSheet(look: Look, drawn: Drawn): string {
   const bySpan = spansOf(look).map(({ rules, spans }) => {
     const written = (indent?: string) => writeRules('', rules(true).map(onPage), indent);
     if (spans.length === spanNames.length) return written();
     return `  @media ${spans.map((span) => media(look, span)).join(', ')} {\n${written('    ')}  }\n`;
   });
-  return layered(bySpan.join('') + writeRules('', lookRules(look).map(onPage)));
+  return layered(
+    extraRules(drawn) + bySpan.join('') + writeRules('', [...lookRules(look), ...cardRules(drawn)].map(onPage)),
+  );
 }
 
 /** What a page that is the listing's alone looks like around it. */
@@ -57,28 +62,43 @@ function spansOf(look: Look): { spans: SpanName[]; rules: (isPlain: boolean) => 
   const page = pageLook(look);
   for (const span of spanNames) {
     const placed = page[span];
-    const same = found.find((one) => isSame(one.placed, placed));
+    // a table has no room on a phone, so that one lies another way
+    const same = found.find((one) => isSame(one.placed, placed) && placed.arrangement !== 'table');
     if (same) same.spans.push(span);
     else found.push({ spans: [span], placed });
   }
-  return found.map(({ spans, placed }) => ({ spans, rules: (isPlain) => placedRules(placed, isPlain) }));
+  return found.map(({ spans, placed }) => ({
+    spans,
+    rules: (isPlain) => placedRules(placed, isPlain, spans.includes('phone')),
+  }));
 }
 
 function isSame({ folded: _a, ...one }: Placed, { folded: _b, ...other }: Placed): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
 }
 
-function placedRules(placed: Placed, isPlain: boolean): Rule[] {
+function placedRules(placed: Placed, isPlain: boolean, isNarrow: boolean): Rule[] {
   return [
     ...columnRules(placed),
     ...placements[placed.facets](placed, isPlain),
     ...arrangements[placed.arrangement](placed),
+    ...(isNarrow && placed.arrangement === 'table' ? narrowTable : []),
   ];
 }
 
 function media({ tabletFrom, desktopFrom }: PageLook | Look, span: SpanName): string {
   if (span === 'phone') return `(width < ${tabletFrom}px)`;
   return span === 'tablet' ? `(${tabletFrom}px <= width < ${desktopFrom}px)` : `(width >= ${desktopFrom}px)`;
+}
+
+/** Rules of parts that few cards have. */
+function cardRules({ card: parts }: Drawn): Rule[] {
+  const inPlace: Rule = [
+    ['.ivy-card-text .ivy-ribbon', '.ivy-table .ivy-ribbon'],
+    { position: 'static', display: 'inline-flex', width: 'auto', gap: '8px', 'border-radius': '0', background: 'none' },
+  ];
+  const hasMark = parts.some(({ show }) => show === 'mark');
+  return [...iconRules(parts.map(({ icon }) => icon)), ...(hasMark ? [inPlace] : [])];
 }
 
 /** Colours, type, shape and room: what is the same at every width. */

@@ -76,7 +76,7 @@ export class HostedPages {
     }));
     const page = {
       slug,
-      sheet: pageSheet(kept.lens.look) + plainLookSheet(kept.lens.look),
+      sheet: pageSheet(kept.lens.look) + plainLookSheet(kept.lens.look, settings),
       name: kept.name,
       scripts: which === 'release',
       base,

@@ -36,8 +36,9 @@ function link({ href, newTab }: CardView, what: Markup | (Markup | string)[], ki
   >`;
 }
 
-function drawPicture({ address, alt, aspect, fit, at }: PictureView, card: CardView): Markup {
+export function drawPicture({ address, sizes, alt, aspect, fit, at }: PictureView, card: CardView): Markup {
   const picture = html`<img
+    ${sizes && html` sizes="${sizes.sizes}" srcset="${sizes.srcset}"`}
     src="${address}"
     alt="${alt}"
     loading="${card.soon ? 'eager' : 'lazy'}"
@@ -53,12 +54,12 @@ function drawPicture({ address, alt, aspect, fit, at }: PictureView, card: CardV
 
 /** A heading of a level; a line of text for none. */
 function heading(level: number, rest: Markup, text: Markup | (Markup | string)[]): Markup {
-  if (level === 3) return html`<h3 class="ivy-title" ${rest}>${text}</h3>`;
+  if (level === 3) return html`<h3 dir="auto" class="ivy-title" ${rest}>${text}</h3>`;
   const role = level > 0 && html` role="heading" aria-level="${level}"`;
-  return html`<p class="ivy-title" ${rest}${role}>${text}</p>`;
+  return html`<p dir="auto" class="ivy-title" ${rest}${role}>${text}</p>`;
 }
 
-function drawRow(row: CardRow, card: CardView): Markup {
+export function drawRow(row: CardRow, card: CardView): Markup {
   const at = html` data-at="${row.at.join()}"`;
   const clamp = (lines: number) => lines > 0 && html` style="--ivy-lines:${lines}"`;
   switch (row.form) {
@@ -68,15 +69,18 @@ function drawRow(row: CardRow, card: CardView): Markup {
       return heading(row.level, html`${at}${clamp(row.lines)}`, text);
     }
     case 'text':
-      return html`<p class="ivy-summary" ${at}${clamp(row.lines)}>${pieces(row.text)}</p>`;
+      return html`<p dir="auto" class="ivy-summary" ${at}${clamp(row.lines)}>${pieces(row.text)}</p>`;
     case 'terms':
       return html`<ul class="ivy-terms" ${at}>
         ${row.labels.map(({ label, link: to }) => html`<li>${to ? html`<a href="${to.href}">${label}</a>` : label}</li>`)}
       </ul>`;
     case 'facts':
       return html`<p class="ivy-facts" ${at}>
-        ${row.facts.map(({ text, datetime }) => html`<span>${datetime === undefined ? text : html`<time datetime="${datetime}">${text}</time>`}</span>`)}
+        ${row.facts.map(({ text, datetime, icon }) => html`<span>${icon && html`<i class="ivy-icon" data-icon="${icon}"></i>`}${datetime === undefined ? text : html`<time datetime="${datetime}">${text}</time>`}</span>`)}
       </p>`;
+    case 'mark':
+      // what is marked is kept by scripts
+      return html``;
     case 'button':
       return html`<p class="ivy-more-of" ${at}>
         ${

@@ -1,6 +1,6 @@
-import type { Placed } from '@ivy/core';
 import type { ChipsView, MoreView, NumbersView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
 import { drawCards } from './plain-cards.js';
+import { drawTable } from './plain-table.js';
 import { drawFacets } from './plain-facets.js';
 import { html, Markup } from './markup.js';
 
@@ -44,10 +44,14 @@ export function drawPlain({ view, shown, foreign, path }: Plain): Markup {
       </div>
       <h2 class="ivy-unseen">${settings.texts.results}</h2>
       ${view.notices.length > 0 && html`<div class="ivy-notices">${view.notices.map((words) => html`<p>${words}</p>`)}</div>`}
-      ${view.empty ? drawEmpty(view.empty, placed) : drawCards(view.cards, placed)}
-      ${view.pager && drawPager(view.pager)}
+      ${view.empty ? drawEmpty(view.empty, shown) : drawPosts(shown, view.cards)} ${view.pager && drawPager(view.pager)}
     </div>
   </form>`;
+}
+
+/** Posts as cards or as a table. */
+function drawPosts(shown: Shown, cards: View['cards']): Markup {
+  return shown.placed.arrangement === 'table' ? drawTable(shown, cards) : drawCards(cards, shown.placed);
 }
 
 /** A form sends only what is in it, so what is not the lens's goes along unseen. */
@@ -82,7 +86,7 @@ function drawSort({ label, name, options }: SortView): Markup {
   >`;
 }
 
-function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, placed: Placed): Markup {
+function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, shown: Shown): Markup {
   return html`<div class="ivy-empty">
       <p class="ivy-empty-title">${title}</p>
       ${
@@ -96,7 +100,7 @@ function drawEmpty({ title, lead, ways, others }: NonNullable<View['empty']>, pl
     ${
       others &&
       html`<h3 class="ivy-others">${others.title}</h3>
-        ${drawCards(others.cards, placed)}`
+        ${drawPosts(shown, others.cards)}`
     }`;
 }
 

@@ -3,8 +3,16 @@ import { escapeHtml } from '../../delivery/hosted/markup.js';
 /**
  * The page in the Bench's frame: a plain page such as a site might have, with the real runtime on it. Its answers
  * come from the Bench, so it follows the draft without being loaded again.
+ * @param shows  the whole listing, or its cards alone
  */
-export function previewPage({ slug, name, site }: { slug: string; name: string; site: string | null }): string {
+export function previewPage(
+  { slug, name, site }: { slug: string; name: string; site: string | null },
+  shows: 'page' | 'cards',
+): string {
+  const listing =
+    shows === 'page'
+      ? `<h1>${escapeHtml(name)}</h1>\n<ivy-lens name="${escapeHtml(slug)}" preview></ivy-lens>`
+      : `<ivy-results name="${escapeHtml(slug)}" preview></ivy-results>`;
   return `<!doctype html>
 <html lang="en">
 <head>
@@ -22,8 +30,7 @@ ${site ? `<base href="${escapeHtml(site)}/">` : ''}
 </head>
 <body>
 <main>
-<h1>${escapeHtml(name)}</h1>
-<ivy-lens name="${escapeHtml(slug)}" preview></ivy-lens>
+${listing}
 </main>
 </body>
 </html>

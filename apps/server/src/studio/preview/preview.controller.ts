@@ -1,4 +1,4 @@
-import { Controller, Get, Param, Res } from '@nestjs/common';
+import { Controller, Get, Param, Query, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { LensCache } from '../../delivery/lens-cache.js';
@@ -12,12 +12,16 @@ export class PreviewController {
   constructor(private readonly lenses: LensCache) {}
 
   @Get(':slug')
-  async preview(@Param('slug') slug: string, @Res() reply: FastifyReply): Promise<void> {
+  async preview(
+    @Param('slug') slug: string,
+    @Query('shows') shows: string | undefined,
+    @Res() reply: FastifyReply,
+  ): Promise<void> {
     const { name, site } = await this.lenses.of(slug, 'draft');
     void reply
       .header('content-type', 'text/html; charset=utf-8')
       .header('cache-control', 'no-store')
       .header('content-security-policy', previewPolicy(site))
-      .send(previewPage({ slug, name, site }));
+      .send(previewPage({ slug, name, site }, shows === 'cards' ? 'cards' : 'page'));
   }
 }

@@ -1,6 +1,16 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { partsFor, proposePart, type CardPart, type FieldDescription, type Lens, type PartName } from '@ivy/core';
+import {
+  iconNames,
+  partNames,
+  partsFor,
+  proposePart,
+  type CardPart,
+  type FieldDescription,
+  type Lens,
+  type PartName,
+} from '@ivy/core';
+import { iconImage } from '@ivy/view';
 import { Trash2 } from 'lucide-react';
 import { useRef, type KeyboardEvent } from 'react';
 import { Choice, MoveButtons, type ResultsProps } from '../results/parts.js';
@@ -165,6 +175,13 @@ function PartRow({
   );
 }
 
+/** Parts that stand for no field of their own. */
+const unbound: Partial<Record<PartName, string>> = {
+  'reading-time': 'How long it takes to read',
+  mark: 'A mark, to find the post again',
+  button: 'A button that leads to the post',
+};
+
 /** A list of the fields that are not on the card yet, and of what reads none. */
 function AddPart({
   lens,
@@ -178,7 +195,9 @@ function AddPart({
   onAdd: (added: { lens: Lens; at: number }) => void;
 }) {
   const free = fields.filter((field) => !parts.some((part) => part.field === field.key) && proposePart(field));
-  const hasButton = parts.some(({ show }) => show === 'button');
+  const fieldless = partNames.filter(
+    (show) => Object.hasOwn(unbound, show) && !parts.some((part) => part.show === show),
+  );
   return (
     <div className="px-3.5 pt-1.5 pb-1">
       <select
@@ -192,7 +211,11 @@ function AddPart({
         }}
       >
         <option value="">Put on the card…</option>
-        {!hasButton && <option value="button">A button that leads to the post</option>}
+        {fieldless.map((show) => (
+          <option key={show} value={show}>
+            {unbound[show]}
+          </option>
+        ))}
         {free.map((field) => (
           <option key={field.key} value={`field ${field.key}`}>
             {field.label}
@@ -202,6 +225,9 @@ function AddPart({
     </div>
   );
 }
+
+/** Parts that can be one of the short facts, before which an icon can stand. */
+const factParts = new Set<PartName>(['date', 'number', 'value', 'yes-no', 'terms', 'reading-time']);
 
 function PartSettings({
   part,
@@ -232,15 +258,41 @@ function PartSettings({
       {Own && <Own part={part} fields={fields} onChange={onChange} />}
       {takesWords && (
         <section className="section grid grid-cols-2 gap-2.5">
-          {part.show !== 'button' && part.show !== 'yes-no' && (
+          {part.show !== 'button' && part.show !== 'yes-no' && part.show !== 'mark' && (
             <Words label="Words before" value={part.before} onChange={(before) => onChange({ before }, 'before')} />
           )}
           <Words
-            label={part.show === 'button' || part.show === 'yes-no' ? 'Words' : 'Words after'}
+            label={part.show === 'button' || part.show === 'yes-no' || part.show === 'mark' ? 'Words' : 'Words after'}
             value={part.words}
             placeholder={part.show === 'button' ? 'Read on' : part.show === 'yes-no' ? 'Yes' : ''}
             onChange={(words) => onChange({ words }, 'words')}
           />
+        </section>
+      )}
+      {factParts.has(part.show) && (
+        <section className="section">
+          <h3 className="eyebrow mb-2">Icon</h3>
+          <div className="flex flex-wrap gap-1" role="group" aria-label="Icon">
+            {iconNames.map((icon) => (
+              <button
+                key={icon}
+                type="button"
+                className="pick grid h-[30px] min-w-[30px] place-items-center px-1 text-[12.5px]"
+                aria-label={icon}
+                aria-pressed={part.icon === icon}
+                onClick={() => onChange({ icon })}
+              >
+                {icon === 'none' ? (
+                  'none'
+                ) : (
+                  <span
+                    className="h-[16px] w-[16px] bg-current"
+                    style={{ mask: `${iconImage(icon)} center / contain no-repeat` }}
+                  />
+                )}
+              </button>
+            ))}
+          </div>
         </section>
       )}
       {!Own && !takesWords && <p className="section text-ink-2">{name} has nothing to set.</p>}

@@ -17,8 +17,18 @@ function withParts(lens: Lens, parts: CardPart[]): Lens {
 /** Puts a part for a field at the end, or a part that reads none. */
 export function addPart(lens: Lens, fields: readonly Field[], what: Field | PartName): { lens: Lens; at: number } {
   const parts = partsOf(lens, fields);
-  const part = typeof what === 'string' ? makePart({ show: what }) : proposePart(what);
+  const part =
+    typeof what === 'string'
+      ? makePart({ ...readFrom(what, fields), show: what } as Parameters<typeof makePart>[0])
+      : proposePart(what);
   return part ? { lens: withParts(lens, [...parts, part]), at: parts.length } : { lens, at: parts.length - 1 };
+}
+
+/** Where a part that stands for no field reads from: reading time from the minutes there are, or the longest text. */
+function readFrom(show: PartName, fields: readonly Field[]): Partial<CardPart> {
+  if (show !== 'reading-time') return {};
+  const body = fields.find(({ role }) => role === 'body') ?? fields.find(({ type }) => type === 'html');
+  return { from: (body ?? fields.find(({ role }) => role === 'summary'))?.key ?? '' };
 }
 
 /** Takes a part away. A card keeps one, since one without any would be made by itself again. */

@@ -1,6 +1,6 @@
 import type { CardPart, CardPartOf, FieldDescription, PartName } from '@ivy/core';
 import type { ComponentType } from 'react';
-import { Choice, MostRow } from '../results/parts.js';
+import { Choice, MostRow, NumberBox } from '../results/parts.js';
 
 /** What the settings of a part are given. */
 export interface PartProps<P extends CardPart = CardPart> {
@@ -61,6 +61,7 @@ export const partDesks: { [K in PartName]: PartDesk<CardPartOf<K>> } = {
           value={part.alt}
           onPick={(alt) => onChange({ alt })}
         />
+        <PictureSizes part={part} fields={fields} onChange={onChange} />
       </>
     ),
   },
@@ -167,6 +168,30 @@ export const partDesks: { [K in PartName]: PartDesk<CardPartOf<K>> } = {
       />
     ),
   },
+  'reading-time': {
+    name: 'Reading time',
+    drawing: 'M12 4a8 8 0 1 0 0 16a8 8 0 0 0 0-16M12 8v4l3 2',
+    takesWords: true,
+    Own: ({ part, fields, onChange }) => (
+      <>
+        <FieldPick
+          label="Minutes from"
+          none="none: count words"
+          fields={fields.filter(({ type }) => type === 'number')}
+          value={part.field}
+          onPick={(field) => onChange({ field })}
+        />
+        <FieldPick
+          label="Words counted in"
+          none="nothing"
+          fields={fields.filter(({ type }) => type === 'text' || type === 'html')}
+          value={part.from}
+          onPick={(from) => onChange({ from })}
+        />
+      </>
+    ),
+  },
+  mark: { name: 'Mark', drawing: 'M7 4h10v16l-5-4-5 4z', takesWords: true },
   value: { name: 'Any value', drawing: 'M4 12h16M7 8l-3 4 3 4M17 8l3 4-3 4', takesWords: true },
   button: { name: 'Button', drawing: 'M3 8h18v8H3zM8 12h8', takesWords: true },
 };
@@ -204,6 +229,57 @@ function Shape({ aspect }: { aspect: string }) {
       </svg>
       <span className="mono text-[11.5px]">{aspect.replace('/', ':')}</span>
     </span>
+  );
+}
+
+/** Fields that have the same picture at other widths. */
+function PictureSizes({ part, fields, onChange }: PartProps<CardPartOf<'picture'>>) {
+  const others = fields.filter(({ key, type }) => type === 'image' && key !== part.field);
+  if (others.length === 0 && part.sizes.length === 0) return null;
+  const set = (field: string, width: number | null) => {
+    const rest = part.sizes.filter((one) => one.field !== field);
+    onChange({ sizes: width === null ? rest : [...rest, { field, width }].sort((a, b) => a.width - b.width) });
+  };
+  return (
+    <section className="section">
+      <h3 className="eyebrow">Same picture, other widths</h3>
+      <p className="mt-1 mb-1.5 text-[13px] text-ink-3">In pixels. A page fetches the smallest that is wide enough.</p>
+      <ul className="grid gap-1">
+        <li className="flex items-center justify-between gap-2">
+          <label htmlFor="picture-own">this one</label>
+          <NumberBox
+            key={part.width}
+            id="picture-own"
+            value={part.width || null}
+            min={1}
+            max={20_000}
+            mayBeEmpty
+            none="unknown"
+            onChange={(width) => onChange({ width: width ?? 0 })}
+          />
+        </li>
+        {others.map(({ key, label }) => {
+          const width = part.sizes.find(({ field }) => field === key)?.width ?? null;
+          return (
+            <li key={key} className="flex items-center justify-between gap-2">
+              <label htmlFor={`picture-${key}`} className="truncate">
+                {label}
+              </label>
+              <NumberBox
+                key={width}
+                id={`picture-${key}`}
+                value={width}
+                min={1}
+                max={20_000}
+                mayBeEmpty
+                none="not used"
+                onChange={(next) => set(key, next)}
+              />
+            </li>
+          );
+        })}
+      </ul>
+    </section>
   );
 }
 

@@ -1,4 +1,4 @@
-import { presetNames, type Lens } from '@ivy/core';
+import { cardParts, presetNames, type Lens } from '@ivy/core';
 import { lookSheet, presets } from '@ivy/view';
 import { Copy } from 'lucide-react';
 import { useState } from 'react';
@@ -18,7 +18,7 @@ const schemes = {
 } as const;
 
 /** How a listing looks: a preset, or the page's own look matched, and every part of it by hand. */
-export function LookWiring({ lens, slug, onEdit }: ResultsProps) {
+export function LookWiring({ lens, slug, fields, onEdit }: ResultsProps) {
   const { look } = lens;
   const preset = presets[look.preset];
   const isOwn = Object.keys(look.light).length + Object.keys(look.dark).length > 0;
@@ -98,7 +98,7 @@ export function LookWiring({ lens, slug, onEdit }: ResultsProps) {
           onChange={(space) => onEdit(changeLook(lens, { space }), 'space')}
         />
       </Setting>
-      <Code rules={lookSheet(look, slug)} slug={slug} />
+      <Code rules={lookSheet(look, { card: cardParts(lens, fields), facets: lens.facets }, slug)} slug={slug} />
     </>
   );
 }

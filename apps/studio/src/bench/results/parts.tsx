@@ -130,6 +130,7 @@ export function NumberBox({
   min,
   max,
   mayBeEmpty = false,
+  none = 'all',
   onChange,
 }: {
   id: string;
@@ -137,6 +138,8 @@ export function NumberBox({
   min: number;
   max: number;
   mayBeEmpty?: boolean;
+  /** What nothing means. */
+  none?: string;
   onChange: (value: number | null) => void;
 }) {
   const before = value === null ? '' : String(value);
@@ -155,7 +158,7 @@ export function NumberBox({
       type="number"
       min={min}
       max={max}
-      placeholder={mayBeEmpty ? 'all' : undefined}
+      placeholder={mayBeEmpty ? none : undefined}
       value={text}
       onChange={(event) => setText(event.target.value)}
       onBlur={done}

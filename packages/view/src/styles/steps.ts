@@ -1,4 +1,5 @@
-@layer ivy {
+/** Lists that are chosen from step by step. */
+export const steps = `
   :where(.ivy-steps) {
     display: flex;
     flex-wrap: wrap;
@@ -83,4 +84,4 @@
   :where(.ivy-frame[data-facets='top'] .ivy-facet[data-kind='steps']) {
     grid-column: 1/-1;
   }
-}
+`;

@@ -1,4 +1,5 @@
-@layer ivy {
+/** A board of letters. */
+export const letters = `
   :where(.ivy-buttons[data-as='letters']) {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(36px, 1fr));
@@ -51,4 +52,4 @@
   :where(.ivy-frame[data-facets='top'] .ivy-facet[data-kind='letters']) {
     grid-column: 1/-1;
   }
-}
+`;
