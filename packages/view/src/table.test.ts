@@ -19,6 +19,7 @@ const heads: Settings['heads'] = [
 function shownBy(sort: string | null): Shown {
   return {
     settings: {
+      sort: ['newest', 'oldest', 'name', 'longest'].map((key) => ({ key, label: key })),
       card,
       heads,
       defaultSort: 'newest',
@@ -50,6 +51,8 @@ test('a head leads to its order, or to the opposite of the one there is; the fir
     ['descending', '?sort=oldest&page=1'],
     [null, '?sort=longest&page=1'],
   ]);
+  // from elsewhere it leads to the one that the lens lists first
+  expect(ordersOf('name')[2]).toEqual([null, '?sort=&page=1']);
   expect(ordersOf('oldest')[2]).toEqual(['ascending', '?sort=&page=1']);
   // with no opposite there is nowhere else to go
   expect(ordersOf('longest')[3]).toEqual(['descending', '?sort=longest&page=1']);

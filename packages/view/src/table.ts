@@ -10,12 +10,13 @@ export interface HeadView {
   at: number;
 }
 
-/** The heads of a table, those that have an order with where they lead: to it, or to its opposite. */
+/** The heads of a table, those that have an order with where they lead: to the first of theirs, or to its opposite. */
 export function headViews(shown: Shown): HeadView[] {
   const { settings, choices, answer } = shown;
   const now = choices.sort ?? answer.sort;
   return settings.heads.map(({ at, label, asc, desc }) => {
-    const next = now === asc ? (desc ?? asc) : now === desc ? (asc ?? desc) : (asc ?? desc);
+    const usual = settings.sort.find(({ key }) => key === asc || key === desc)?.key ?? null;
+    const next = now === asc ? (desc ?? asc) : now === desc ? (asc ?? desc) : usual;
     const order = now === null ? null : now === asc ? 'ascending' : now === desc ? 'descending' : null;
     const sort = next === settings.defaultSort ? null : next;
     const show = settings.card[at]?.show;

@@ -3,7 +3,7 @@ import { answer } from '../answer/answer.js';
 import { readAddress } from '../address/read.js';
 import { checkLens } from '../lens/check.js';
 import { readLens } from '../lens/lens.js';
-import { plainField, type FieldType } from '../model/post.js';
+import { plainField, type FieldType, type Post } from '../model/post.js';
 import { makePart, partKind, partNames, partsFor, proposePart } from './parts.js';
 
 const field = (key: string, type: FieldType = 'text') => ({ ...plainField(key, key), type });
@@ -63,7 +63,7 @@ test('what a part can’t be, and fields a source does not have, are refused wit
 
 test('answers carry what the card reads, also what stands in for something else, and no more', () => {
   const fields = ['title', 'summary', 'body', 'secret'].map((key) => field(key));
-  const posts = [
+  const posts: Post[] = [
     { id: 'a', values: { title: 'Terns', body: `${'All of it. '.repeat(300)}`, secret: 'no' } },
     { id: 'b', values: { title: 'Eels', summary: 'In short', body: 'At length' } },
   ];

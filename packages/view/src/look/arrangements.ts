@@ -41,7 +41,15 @@ export const arrangements: Record<ArrangementName, (placed: Placed) => Rule[]> =
 const cell = '.ivy-table :is(th, td)';
 const tableRules: Rule[] = [
   ['.ivy-table', { width: '100%', 'border-collapse': 'collapse' }],
-  [cell, { padding: 'calc(9px * var(--i-space)) 10px', 'text-align': 'start', 'vertical-align': 'middle' }],
+  [
+    cell,
+    {
+      padding: 'calc(9px * var(--i-space)) 10px',
+      'text-align': 'start',
+      'vertical-align': 'middle',
+      'overflow-wrap': 'anywhere',
+    },
+  ],
   [
     '.ivy-table th',
     {

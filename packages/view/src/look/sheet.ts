@@ -69,20 +69,25 @@ function spansOf(look: Look): { spans: SpanName[]; rules: (isPlain: boolean) => 
   }
   return found.map(({ spans, placed }) => ({
     spans,
-    rules: (isPlain) => placedRules(placed, isPlain, spans.includes('phone')),
+    rules: (isPlain) => placedRules(placed, isPlain, isNarrow(placed, spans)),
   }));
+}
+
+/** Whether a table has no room: on a phone, and beside facets on a tablet. */
+function isNarrow({ facets }: Placed, spans: readonly SpanName[]): boolean {
+  return spans.includes('phone') || (spans.includes('tablet') && facets === 'side');
 }
 
 function isSame({ folded: _a, ...one }: Placed, { folded: _b, ...other }: Placed): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
 }
 
-function placedRules(placed: Placed, isPlain: boolean, isNarrow: boolean): Rule[] {
+function placedRules(placed: Placed, isPlain: boolean, narrow: boolean): Rule[] {
   return [
     ...columnRules(placed),
     ...placements[placed.facets](placed, isPlain),
     ...arrangements[placed.arrangement](placed),
-    ...(isNarrow && placed.arrangement === 'table' ? narrowTable : []),
+    ...(narrow && placed.arrangement === 'table' ? narrowTable : []),
   ];
 }
 

@@ -26,7 +26,7 @@ const names: Record<SpecimenKind, string> = {
 const tall = 190;
 const between = 24;
 /** Cards are drawn so small at the least that five stand beside one another. */
-const largest = 0.52;
+const largest = 0.66;
 
 /** Cards of the posts that strain them most, drawn as the page draws them, so that what breaks is seen beforehand. */
 export function Specimens({ slug, name, look, dryRun, cardWidth }: Props) {
@@ -62,12 +62,13 @@ function Tray({ slug, name, look, dryRun, cardWidth }: Props & { dryRun: DryRun 
     return () => watcher.disconnect();
   }, []);
   const width = specimens.length * cardWidth + (specimens.length - 1) * between;
-  const scale = Math.min(largest, (room - 28) / width);
   useSpecimenPage({ frame, slug, look, dryRun, onDrawn: setStrains });
   const tallest = Math.max(0, ...strains.map(({ height }) => height));
+  const scale = Math.min(largest, (room - 28) / width, tall / Math.max(1, tallest + 6));
+  const height = tallest === 0 ? tall : Math.min(tall, (tallest + 6) * scale);
   return (
     <div ref={tray} className="squared overflow-hidden border-t border-rule px-[14px] pt-2.5">
-      <div className="relative overflow-hidden" style={{ height: tall }}>
+      <div className="relative overflow-hidden" style={{ height }}>
         <iframe
           ref={frame}
           title={`Specimens of ${name}`}

@@ -84,7 +84,7 @@ export function PresetSpecimen({ preset }: { preset: PresetName }) {
       </svg>
       <span className="flex w-full items-baseline justify-between gap-1 px-2 pt-1">
         <span className="font-semibold">{name}</span>
-        <span className="mono text-[10.5px] whitespace-nowrap text-ink-3" title="Contrast of text, and of fainter text">
+        <span className="mono text-[10.5px] whitespace-nowrap text-ink-2" title="Contrast of text, and of fainter text">
           {isFilled ? [ink, faint].map((one) => contrastOf(one, ground)!.toFixed(1)).join('·') : 'yours'}
         </span>
       </span>
