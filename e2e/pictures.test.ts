@@ -23,32 +23,19 @@ afterAll(async () => {
   await stage?.stop();
 });
 
-/** A lens whose posts are found by their first letters, and by a tree chosen step by step. */
-async function releaseLetters(): Promise<void> {
+/** Releases a copy of the demo's lens that looks otherwise. */
+async function releaseLook(slug: string, look: object): Promise<void> {
+  const lenses = `${stage.studio}/api/v1/lenses`;
   const post = (path: string, body: object) =>
-    fetch(`${stage.studio}/api/v1/lenses${path}`, {
+    fetch(`${lenses}${path}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
     });
-  const facets = [
-    { key: 'letter', kind: 'letters', field: 'title', label: 'Title begins with' },
-    {
-      key: 'place',
-      kind: 'steps',
-      field: 'place',
-      label: 'Place',
-      levels: ['Region', 'Area', 'Spot'],
-      hide: ['gannick-pt'],
-    },
-  ];
-  const config = {
-    facets,
-    look: { facets: 'top' },
-    sort: { options: [{ key: 'title', label: 'Title', field: 'title' }] },
-  };
-  await post('', { name: 'Notes from A to Z', slug: 'a-to-z', source: 'orrin-field-notes', config });
-  await post('/a-to-z/releases', {});
+  const { draft } = (await (await fetch(`${lenses}/field-notes`)).json()) as { draft: { look: object } };
+  const config = { ...draft, look: { ...draft.look, ...look } };
+  await post('', { name: 'Field notes', slug, source: 'orrin-field-notes', config });
+  await post(`/${slug}/releases`, {});
 }
 
 interface View {
@@ -74,16 +61,6 @@ const views: View[] = [
     prepare: () => cardsInFrame(),
   },
   {
-    name: 'bench-range',
-    path: '/lenses/field-notes?observed=2026-03/2026-05&q=tern',
-    prepare: () => wiringOf('observed', 'Bounds'),
-  },
-  {
-    name: 'bench-search',
-    path: '/lenses/field-notes?q=tern',
-    prepare: () => weighSearch(),
-  },
-  {
     name: 'bench-card',
     path: '/lenses/field-notes',
     prepare: async () => {
@@ -92,22 +69,52 @@ const views: View[] = [
       await browser.untilText('[aria-label=Wiring]', 'Characters at most');
     },
   },
-  { name: 'bench-posts', path: '/lenses/field-notes', prepare: () => choosePosts() },
-  { name: 'bench-words', path: '/lenses/field-notes', prepare: () => speakGerman() },
   {
-    name: 'bench-plain',
+    name: 'bench-layout',
     path: '/lenses/field-notes?habitat=mudflat',
     prepare: async () => {
-      await wiringOf('kind', 'only these');
-      await showState('plain');
-      await browser.find('iframe[title$="without scripts"]');
-      await browser.until('it is drawn', () =>
-        browser.run<boolean>(
-          'return document.querySelector(`iframe[title$="without scripts"]`).contentDocument.querySelector(".ivy-card") !== null',
+      await resultsOf('Layout', 'Cards lie');
+      await browser.press('[aria-label="Set for"] button', 'tablet');
+      await browser.untilText('[aria-label=Wiring]', 'From 640 up to 1000 px');
+    },
+  },
+  {
+    name: 'bench-look',
+    path: '/lenses/field-notes',
+    prepare: async () => {
+      await openCopy('lantern');
+      await resultsOf('Look', 'Light or dark');
+      await browser.press('[aria-label=Preset] button', 'Lantern');
+      await browser.inFrame(() =>
+        browser.until('the page is dark', () =>
+          browser.run(`return getComputedStyle(document.body).backgroundColor === 'rgb(20, 24, 27)'`),
         ),
       );
     },
   },
+  {
+    name: 'bench-match',
+    path: '/lenses/field-notes',
+    prepare: async () => {
+      await resultsOf('Look', 'Light or dark');
+      await browser.press('button', 'Match a page…');
+      await (await browser.find('[aria-label="Address of the page"]')).sendKeys(stage.site, Key.ENTER);
+      await browser.untilText('dialog', 'Found in');
+    },
+  },
+  { name: 'preset-herbarium', path: '/l/field-notes', prepare: () => showPreset('herbarium', 'light') },
+  { name: 'preset-tideline', path: '/l/field-notes', prepare: () => showPreset('tideline', 'light') },
+  { name: 'preset-pencil', path: '/l/field-notes', prepare: () => showPreset('pencil', 'light') },
+  {
+    name: 'table',
+    path: '/l/field-notes',
+    prepare: async () => {
+      await releaseLook('table', { arrangement: 'table' });
+      await browser.go(`${stage.studio}/l/table?habitat=mudflat,reedbed`);
+      await browser.find('.ivy-row');
+    },
+  },
+  { name: 'bench-words', path: '/lenses/field-notes', prepare: () => speakGerman() },
   { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {
@@ -117,23 +124,10 @@ const views: View[] = [
     prepare: () => browser.find('.ivy-card'),
   },
   {
-    name: 'demo-site-empty',
-    path: '/?habitat=hedgerow&species=eels',
-    onSite: true,
-    prepare: () => browser.find('.ivy-way'),
-  },
-  {
     name: 'walks',
     path: '/walks?place=inner-estuary',
     onSite: true,
     prepare: () => browser.untilText('.there', '232 notes'),
-  },
-  {
-    name: 'walks-phone',
-    path: '/walks?place=inner-estuary&kind=bird-count',
-    size: [390, 844],
-    onSite: true,
-    prepare: () => browser.find('.walks .ivy-card'),
   },
   {
     name: 'demo-site-sheet',
@@ -154,36 +148,11 @@ const views: View[] = [
     onSite: true,
     prepare: () => browser.find('.ivy-card'),
   },
-  {
-    name: 'letters',
-    path: '/l/field-notes',
-    prepare: async () => {
-      await releaseLetters();
-      await browser.go(`${stage.studio}/l/a-to-z?letter=r,t&place=north-shore`);
-      await browser.find('.ivy-steps');
-    },
-  },
 ];
 
 async function cardsInFrame(): Promise<void> {
   await browser.inFrame(() => browser.find('.ivy-card'));
   await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
-}
-
-/** Shows the live page as it is in a state. */
-async function showState(state: string): Promise<void> {
-  await browser.run(
-    `const box = document.querySelector('[aria-label="State of the page"]'); box.value = arguments[0];
-     box.dispatchEvent(new Event('change', { bubbles: true }))`,
-    state,
-  );
-}
-
-/** Takes a facet in hand, and waits for words of its wiring. */
-async function wiringOf(key: string, words: string): Promise<void> {
-  await browser.inFrame(() => browser.find('.ivy-card'));
-  await browser.press(`[data-row=${key}]`);
-  await browser.untilText('[aria-label=Wiring]', words);
 }
 
 /** Takes a part of the results in hand, and waits for words of its wiring. */
@@ -203,27 +172,6 @@ async function openCopy(slug: string, search = ''): Promise<void> {
   await browser.go(`${stage.studio}/lenses/${slug}${search}`);
 }
 
-/** Which posts: by a kind, and by hand. */
-async function choosePosts(): Promise<void> {
-  await openCopy('posts');
-  await resultsOf('Posts', 'posts are in the listing');
-  await (await browser.find('[aria-label="Only posts with some terms"]')).sendKeys('Kind', Key.TAB);
-  await browser.press('[aria-label^="Only posts with Kind"] li:nth-child(2) input');
-  await (await browser.find('#find-post')).sendKeys('tern');
-  await browser.press('[aria-label="Posts found"] li:nth-child(1) button');
-  await browser.untilText('[aria-label="First of all"]', 'tern');
-}
-
-/** A summary that counts for more than a title. */
-async function weighSearch(): Promise<void> {
-  await openCopy('weighed', '?q=tern');
-  await wiringOf('q', 'Looks in');
-  const weight = await browser.find('[aria-label="Weight of Summary"]');
-  for (let n = 0; n < 4; n++) await weight.sendKeys(Key.ARROW_RIGHT);
-  await browser.find('[aria-label="First page by these weights"] li');
-  await browser.until('it is answered', async () => !(await browser.text('[aria-label=Wiring]')).includes('…'));
-}
-
 /** A second language, beside the lens's own. */
 async function speakGerman(): Promise<void> {
   await openCopy('spoken');
@@ -240,6 +188,13 @@ async function speakGerman(): Promise<void> {
     await (await browser.named('textarea', `In place of “${before}”`)).sendKeys(own);
   }
   await browser.inFrame(() => browser.untilText('ivy-lens', 'Artengruppe'));
+}
+
+/** A preset on the page of a lens that has it. */
+async function showPreset(preset: string, scheme: string): Promise<void> {
+  await releaseLook(preset, { preset, scheme });
+  await browser.go(`${stage.studio}/l/${preset}?habitat=mudflat,reedbed&observed=2026-03-01/..`);
+  await browser.find('.ivy-chip');
 }
 
 async function changeSomething(): Promise<void> {

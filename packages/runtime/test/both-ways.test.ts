@@ -48,6 +48,7 @@ const posts = Array.from({ length: 30 }, (_, i): Post => {
       day: `2026-0${1 + (i % 6)}-${10 + i}`.slice(0, 10),
       minutes: 20 + ((i * 10) % 100),
       open: i % 4 === 0,
+      ...(i % 3 > 0 && { picture: `/p/${i}.jpg`, small: `/s/${i}, small.jpg` }),
       plot: [`plot-${i * 60}`],
     },
   };
@@ -64,6 +65,8 @@ const index = buildIndex({
     field('minutes', 'number'),
     field('open', 'boolean'),
     field('plot', 'terms'),
+    field('picture', 'image'),
+    field('small', 'image'),
   ],
   taxonomies: {
     kind: ['walk', 'count', 'talk', 'never'].map((slug) => term(slug)),
@@ -148,19 +151,28 @@ const card = {
     { show: 'text', field: 'summary' },
     { show: 'terms', field: 'kind' },
     { show: 'date', field: 'day' },
-    { show: 'number', field: 'minutes', words: 'min' },
+    { show: 'number', field: 'minutes', words: 'min', icon: 'clock' },
+    { show: 'reading-time', from: 'summary', icon: 'book' },
+    { show: 'picture', field: 'picture', width: 900, sizes: [{ field: 'small', width: 300 }] },
     { show: 'yes-no', field: 'open' },
   ],
 };
 
 /** A page drawn both ways. */
-function drawnBothWays(facet: object, kind: string, language: string, address: string, paging: object = { size: 4 }) {
+function drawnBothWays(
+  facet: object,
+  kind: string,
+  language: string,
+  address: string,
+  { paging = { size: 4 }, look = {} }: { paging?: object; look?: object } = {},
+) {
   const read = readLens({
     facets: [{ key: 'one', kind, ...facet }, ...others],
     sort,
     card,
     language,
     paging,
+    look,
   });
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   const settings = pageSettings(index, read.value, 'walks');
@@ -273,7 +285,15 @@ function treeOf(root: HTMLElement): unknown {
       all(one, '.ivy-card-text > *').map((row) => [row.tagName, row.className, words(row)]),
       all(one, 'a').map(linkOf),
       all(one, 'mark').map(words),
+      all(one, '.ivy-icon').map((icon) => icon.dataset.icon),
+      all(one, 'img').map((picture) => ['src', 'srcset', 'sizes', 'alt'].map((name) => picture.getAttribute(name))),
       all(one, 'time').map((time) => time.getAttribute('datetime')),
+    ]),
+    heads: all(root, 'th').map((one) => [words(one), one.getAttribute('aria-sort'), all(one, 'a').map(linkOf)]),
+    rows: all(root, '.ivy-row').map((one) => [
+      one.dataset.post,
+      all(one, 'td').map((cell) => [words(cell), cell.dataset.label, 'number' in cell.dataset]),
+      all(one, 'a').map(linkOf),
     ]),
     empty: all(root, '.ivy-empty p, .ivy-way').map(words),
     shown: all(root, '.ivy-shown').map(words),
@@ -331,8 +351,18 @@ describe.each(['pages', 'more', 'endless', 'all'])('paging %s', (mode) => {
   const paging = { mode, size: 4, sizes: [8, 20] };
   test.each(['', 'page=2', 'page=3&size=8', 'far=walk&page=9', 'size=20'])('?%s', (address) => {
     const facet = { field: 'kind' };
-    const { scripted, plain } = drawnBothWays(facet, 'checkboxes', 'en', address, paging);
+    const { scripted, plain } = drawnBothWays(facet, 'checkboxes', 'en', address, { paging });
     expect(treeOf(plain)).toEqual(treeOf(scripted));
     expect(all(scripted, '.ivy-card').length).toBeGreaterThan(0);
+  });
+});
+
+describe.each(['grid', 'columns-reversed', 'rows', 'rows-reversed', 'list', 'table'])('cards as %s', (arrangement) => {
+  test.each(['', 'sort=old', 'far=never', 'page=2'])('?%s', (address) => {
+    const look = { arrangement };
+    const { scripted, plain } = drawnBothWays({ field: 'kind' }, 'checkboxes', 'ar', address, { look });
+    expect(treeOf(plain)).toEqual(treeOf(scripted));
+    const drawn = all(scripted, arrangement === 'table' ? '.ivy-row' : '.ivy-card').length;
+    expect(drawn > 0).toBe(address !== 'far=never');
   });
 });

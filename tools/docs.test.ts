@@ -1,0 +1,23 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+const root = join(__dirname, '..');
+
+/** All that stands in the files of a folder, however deep. */
+function readAll(folder: string): string {
+  const files = readdirSync(join(root, folder), { recursive: true, withFileTypes: true });
+  const own = files.filter((file) => file.isFile() && !/\.test\.ts$/.test(file.name));
+  return own.map((file) => readFileSync(join(file.parentPath, file.name), 'utf8')).join('\n');
+}
+
+test('every custom property a page may set is in the docs, and no other', () => {
+  const code = readAll('packages/runtime/src') + readAll('packages/view/src');
+  // these are set by whoever draws, by the place of what is drawn
+  const internal = new Set(['depth', 'lines', 'low', 'high']);
+  const used = new Set(
+    [...code.matchAll(/var\(--ivy-([\w-]+)/g)].map(([, name]) => name!).filter((name) => !internal.has(name)),
+  );
+  const docs = readFileSync(join(root, 'docs', 'look.md'), 'utf8');
+  const written = [...docs.matchAll(/^\| `--ivy-([\w-]+)`/gm)].map(([, name]) => name!);
+  expect(written.sort()).toEqual([...used].sort());
+});
