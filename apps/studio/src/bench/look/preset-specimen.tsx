@@ -62,7 +62,7 @@ export function PresetSpecimen({ preset }: { preset: PresetName }) {
         <rect
           x="8"
           y="56"
-          width="52"
+          width="58"
           height="14"
           rx={Math.min(round, 7)}
           fill={see(colours.chip, 'none')}

@@ -36,7 +36,7 @@ export function Ruler({ lens, width, scale, start, room, onFlag }: Props) {
           <span
             key={span}
             className={`absolute top-0 h-[19px] truncate ps-[17px] pe-1 text-[13px] leading-[19px] ${span === current ? 'bg-ivy-soft text-ivy' : 'text-ink-2'} remark`}
-            style={{ insetInlineStart: from, width: to - from }}
+            style={{ insetInlineStart: from, width: to - from - (to >= room - 18 && next !== undefined ? 20 : 0) }}
           >
             {span}: {spanWords(look, span)}
           </span>
