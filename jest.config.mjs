@@ -38,6 +38,7 @@ export default {
     project('formats', '<rootDir>/packages/formats', 'node'),
     project('view', '<rootDir>/packages/view', 'node'),
     project('client', '<rootDir>/packages/client', 'node'),
+    project('page', '<rootDir>/packages/page', 'jsdom'),
     project('runtime', '<rootDir>/packages/runtime', 'jsdom'),
     project('studio', '<rootDir>/apps/studio', 'jsdom'),
     project('tools', '<rootDir>/tools', 'node'),

@@ -11,3 +11,5 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 };
+// Names in these tests need no escaping but for quotes.
+globalThis.CSS ??= { escape: (text) => String(text).replace(/["\\]/g, '\\$&') };

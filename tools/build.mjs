@@ -32,6 +32,13 @@ const parts = [
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },
   {
+    name: 'page',
+    folder: 'packages/page',
+    reads: ['packages/core/src', 'packages/page/src', 'packages/page/vite.config.ts'],
+    makes: 'dist/ivy-page.js',
+    command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
+  },
+  {
     name: 'server',
     folder: 'apps/server',
     reads: ['apps/server/src', 'apps/server/.swcrc'],

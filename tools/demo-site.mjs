@@ -7,6 +7,7 @@ import { root } from './root.mjs';
 const types = {
   '.html': 'text/html; charset=utf-8',
   '.css': 'text/css; charset=utf-8',
+  '.js': 'text/javascript; charset=utf-8',
   '.svg': 'image/svg+xml',
   '.woff2': 'font/woff2',
   '.csv': 'text/csv; charset=utf-8',
@@ -69,6 +70,8 @@ function fileOf(folder, url) {
   }
   const file = join(folder, path);
   if (file !== folder && !file.startsWith(`${folder}/`)) return undefined;
-  const candidates = [file, join(file, 'index.html'), `${file}.html`];
+  // a page that goes on has its others beside it
+  const further = /[?&]page=([2-9])(?:&|$)/.exec(url)?.[1];
+  const candidates = [...(further ? [`${file}-${further}.html`] : []), file, join(file, 'index.html'), `${file}.html`];
   return candidates.find((candidate) => existsSync(candidate) && statSync(candidate).isFile());
 }

@@ -9,6 +9,7 @@ const queue = [
   'packages/view',
   'packages/client',
   'packages/runtime',
+  'packages/page',
   'apps/server',
   'apps/studio',
   'e2e',

@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { makeNotes } from './notes.mjs';
 import { drawPicture } from './picture.mjs';
+import { noticePages } from './notices.mjs';
 import { makeWalks } from './walks.mjs';
 
 const here = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -19,6 +20,7 @@ for (const note of notes) {
   writeFileSync(join(site, 'pictures', `${note.id}.svg`), picture);
 }
 writePages();
+for (const [name, page] of noticePages()) writeFileSync(join(site, name), page);
 writeFonts();
 writeWalks();
 // last, so that a build cut short is seen as not done

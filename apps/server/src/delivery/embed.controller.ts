@@ -14,10 +14,10 @@ export class EmbedController {
   @Get('embed/:file')
   async file(@Param('file') name: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
     const kind = /^ivy-[\w-]{1,60}\.(js|css)$/.exec(name)?.[1];
-    const file = fromRoot('packages', 'runtime', 'dist', name);
+    const file = fromRoot('packages', name === 'ivy-page.js' ? 'page' : 'runtime', 'dist', name);
     if (kind === undefined || !existsSync(file)) throw missing(name);
     // what may change under its name is looked after each minute; the rest has its contents in its name
-    const lasts = name.startsWith('ivy-lens.') ? 'public, max-age=60' : 'public, max-age=31536000, immutable';
+    const lasts = /^ivy-(lens|page)\./.test(name) ? 'public, max-age=60' : 'public, max-age=31536000, immutable';
     void reply
       .header('content-type', kind === 'js' ? 'text/javascript; charset=utf-8' : 'text/css; charset=utf-8')
       .header('access-control-allow-origin', '*')
@@ -44,7 +44,7 @@ export class EmbedController {
 }
 
 function missing(name: string): Problem {
-  if (name === 'ivy-lens.js')
+  if (name === 'ivy-lens.js' || name === 'ivy-page.js')
     return new Problem(503, 'not-built', 'The page script is not built yet. Run npm run build.');
   return new Problem(404, 'not-found', 'There is nothing at this address.');
 }

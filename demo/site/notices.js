@@ -1,0 +1,2 @@
+// what an address hides is not shown first
+if (location.search) document.documentElement.dataset.ivyWaits = '';

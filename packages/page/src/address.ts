@@ -1,0 +1,100 @@
+import { encodePart, splitAddress } from '@ivy/core';
+import type { Facet, Setup } from './setup.js';
+import { loose } from './notes.js';
+
+/** What of a page's address is the list's, as the engine reads it; and the parameters that are others'. */
+export interface Split {
+  own: string;
+  foreign: string[];
+}
+
+/**
+ * Reads a page's address: names and values as the page writes them become those of the engine, whatever their case. A form
+ * without the script sends the former, a shared link has the latter.
+ */
+export function readAddress(search: string, setup: Setup): Split {
+  const { prefix, sort, page } = setup.lens.address;
+  const own: string[] = [];
+  const foreign: string[] = [];
+  const ends = new Map<string, string[]>();
+  for (const { name, value, raw } of splitAddress(search)) {
+    const bare = name.startsWith(prefix) ? name.slice(prefix.length) : null;
+    const facet =
+      bare === null
+        ? undefined
+        : setup.facets.find(({ key, group }) => key === bare || loose(group.name) === loose(bare));
+    if (facet) {
+      // a form sends both ends of a range under one name
+      if (facet.kind.endsWith('range') && !value.includes('/') && facet.group.controls.length > 1) {
+        ends.set(facet.key, [...(ends.get(facet.key) ?? []), value]);
+      } else if (value !== '') own.push(parameter(prefix + facet.key, readValues(facet, value)));
+    } else if (bare === sort) own.push(parameter(prefix + sort, setup.orders.get(value) ?? value));
+    else if (bare === page) own.push(parameter(prefix + page, value));
+    else foreign.push(raw);
+  }
+  for (const [key, [from = '', to = '']] of ends) {
+    if (from !== '' || to !== '') own.push(parameter(prefix + key, `${from || '..'}/${to || '..'}`));
+  }
+  return { own: own.join('&'), foreign };
+}
+
+function readValues(facet: Facet, value: string): string {
+  if (facet.kind === 'search' || facet.kind.endsWith('range')) return value;
+  // a value may hold a comma itself, as the page writes it
+  if (facet.slugs.has(value)) return facet.slugs.get(value)!;
+  return value
+    .split(',')
+    .map((one) => slugIn(facet, one))
+    .join(',');
+}
+
+function slugIn({ slugs }: Facet, value: string): string {
+  const same = [...slugs].find(([own, slug]) => own === value || slug === value || loose(own) === loose(value));
+  return same?.[1] ?? value;
+}
+
+/** Writes an address for the page, by the names its own controls have. */
+export function writeAddress(own: string, foreign: readonly string[], { lens, facets, orders }: Setup): string {
+  const { prefix, sort } = lens.address;
+  const parts = splitAddress(own).map(({ name, value, raw }) => {
+    const facet = facets.find(({ key }) => prefix + key === name);
+    if (facet) return `${encodePart(prefix + facet.group.name)}=${raw.slice(raw.indexOf('=') + 1)}`;
+    if (name !== prefix + sort) return raw;
+    return parameter(name, [...orders].find(([, key]) => key === value)?.[0] ?? value);
+  });
+  return [...foreign, ...parts].join('&');
+}
+
+export function parameter(name: string, value: string): string {
+  return `${encodePart(name)}=${encodePart(value)}`;
+}
+
+/** What the controls say now, as the engine reads it. */
+export function addressOfControls(
+  setup: Setup,
+  sort: HTMLSelectElement | null,
+  isOn: (facet: Facet, value: string) => boolean,
+): string {
+  const { prefix, sort: sortName } = setup.lens.address;
+  const parts = setup.facets.flatMap((facet) => {
+    const value = valueOf(facet, isOn);
+    return value === '' ? [] : parameter(prefix + facet.key, value);
+  });
+  const order = sort && setup.orders.get(sort.value);
+  if (order) parts.push(parameter(prefix + sortName, order));
+  return parts.join('&');
+}
+
+function valueOf(facet: Facet, isOn: (facet: Facet, value: string) => boolean): string {
+  const { kind, group, choices, slugs } = facet;
+  if (kind === 'search') return group.controls[0]!.value.trim();
+  if (kind.endsWith('range')) {
+    const end = (which: string) => group.controls.find((one) => one.dataset.ivyEnd === which)?.value ?? '';
+    const alone = group.controls.find((one) => one.dataset.ivyEnd === undefined)?.value ?? '';
+    if (alone !== '') return alone;
+    return end('from') === '' && end('to') === '' ? '' : `${end('from') || '..'}/${end('to') || '..'}`;
+  }
+  return [...new Set(choices.filter(({ value }) => isOn(facet, value)).map(({ value }) => slugs.get(value)!))].join(
+    ',',
+  );
+}

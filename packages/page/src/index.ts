@@ -1,0 +1,59 @@
+import { attributes } from './attributes.js';
+import { OwnList } from './own-list.js';
+
+const lists = new Map<HTMLElement, OwnList>();
+
+/** Takes in hand the lists that are on the page now, and lets go of those that are not. */
+function look(): void {
+  for (const [list, own] of lists) {
+    if (list.isConnected) continue;
+    own.stop();
+    lists.delete(list);
+  }
+  const names = new Set([...lists.values()].map(({ name }) => name));
+  for (const list of document.querySelectorAll<HTMLElement>('[data-ivy-list]')) {
+    if (lists.has(list)) continue;
+    const name = list.dataset.ivyList ?? '';
+    if (names.has(name)) {
+      console.warn(`Ivy Lens: two lists are called “${name}”; the second is left as it is. Give it another name.`);
+      continue;
+    }
+    names.add(name);
+    const own = new OwnList(name, list);
+    lists.set(list, own);
+    Object.defineProperty(list, 'ivy', { value: own, configurable: true });
+  }
+}
+
+/** Says which attributes of a page look like ours and are none. */
+function checkNames(): void {
+  const known = new Set<string>(Object.keys(attributes));
+  const strange = new Set<string>();
+  for (const element of document.querySelectorAll('*')) {
+    for (const { name } of element.attributes) if (name.startsWith('data-ivy-') && !known.has(name)) strange.add(name);
+  }
+  for (const name of strange) console.warn(`Ivy Lens: “${name}” is no attribute that is read.`);
+}
+
+function start(): void {
+  look();
+  checkNames();
+  // lists may come late, and go
+  let isAsked = false;
+  new MutationObserver(() => {
+    if (isAsked) return;
+    isAsked = true;
+    setTimeout(() => {
+      isAsked = false;
+      look();
+    });
+  }).observe(document.body, { childList: true, subtree: true });
+}
+
+// a page may carry the script twice; the second time there is nothing left to do
+const mark = Symbol.for('ivy-page');
+if (!(mark in window)) {
+  Object.defineProperty(window, mark, { value: true });
+  if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', start, { once: true });
+  else start();
+}

@@ -1,0 +1,84 @@
+import type { FieldType, RawRecord } from '@ivy/core';
+import { meant, type Notes } from './notes.js';
+
+/** The items of a list as they stand on the page, with what is marked in them. */
+export interface Items {
+  elements: HTMLElement[];
+  records: RawRecord[];
+  /** Types that the page says itself. */
+  types: Map<string, FieldType>;
+}
+
+const types: readonly string[] = ['text', 'terms', 'date', 'datetime', 'number', 'boolean', 'link', 'image'];
+
+/** The elements that are items: those that say so, or else what is in the list. */
+export function itemsIn(list: Element): HTMLElement[] {
+  const marked = [...list.querySelectorAll<HTMLElement>('[data-ivy-item]')];
+  const own = marked.filter((one) => one.closest('[data-ivy-list]') === list);
+  if (own.length > 0) return own;
+  const rows =
+    list instanceof HTMLTableElement ? [...list.tBodies].flatMap((body) => [...body.rows]) : [...list.children];
+  return rows.filter(
+    (one): one is HTMLElement => one instanceof HTMLElement && !/^(TEMPLATE|SCRIPT|STYLE)$/.test(one.tagName),
+  );
+}
+
+/** Reads what is marked in some items. Two writings of one field are one, and that is told. */
+export function readItems(elements: HTMLElement[], notes: Notes): Items {
+  const found: Items = { elements, records: [], types: new Map() };
+  const names: string[] = [];
+  for (const element of elements) {
+    const record: Record<string, string | string[]> = {};
+    for (const holder of holdersIn(element)) {
+      const written = (holder.dataset.ivyField ?? '').trim().slice(0, 100);
+      if (written === '') continue;
+      const key = meant(written, names) ?? written;
+      if (!names.includes(key)) names.push(key);
+      if (key !== written)
+        notes.say(`a field is called “${key}” in one item and “${written}” in another; both are read as one.`);
+      readType(holder, key, found.types, notes);
+      add(record, key, valuesOf(holder));
+    }
+    found.records.push(record);
+  }
+  return found;
+}
+
+/** What holds values in an item: itself, and what is in it and in no item within it. */
+function holdersIn(item: HTMLElement): HTMLElement[] {
+  const inner = [...item.querySelectorAll<HTMLElement>('[data-ivy-field]')];
+  const own = inner.filter((one) => {
+    const nearest = one.parentElement!.closest('[data-ivy-item], [data-ivy-list]');
+    return nearest === null || nearest === item || nearest.contains(item);
+  });
+  return item.dataset.ivyField === undefined ? own : [item, ...own];
+}
+
+function readType(holder: HTMLElement, key: string, said: Map<string, FieldType>, notes: Notes): void {
+  const type = holder.dataset.ivyType;
+  if (type === undefined || said.has(key)) return;
+  if (types.includes(type)) said.set(key, type as FieldType);
+  else notes.say(`“${type}” is no type of a field; ${types.join(', ')} are.`);
+}
+
+function add(record: Record<string, string | string[]>, key: string, values: string[]): void {
+  const before = record[key];
+  const all = [...(before === undefined ? [] : [before].flat()), ...values];
+  if (all.length > 0) record[key] = all.length === 1 ? all[0]! : all;
+}
+
+/** The values an element holds: of an attribute, or of its text; cut where it says so. */
+export function valuesOf(holder: HTMLElement): string[] {
+  const text = textOf(holder);
+  const separator = holder.dataset.ivySplit;
+  const parts = separator ? text.split(separator) : [text];
+  return parts.map((part) => part.trim().replace(/\s+/g, ' ')).filter((part) => part !== '');
+}
+
+function textOf(holder: HTMLElement): string {
+  const from = holder.dataset.ivyFrom;
+  if (from !== undefined) return holder.getAttribute(from) ?? '';
+  // elements of HTML that say their value for machines
+  const attribute = { TIME: 'datetime', DATA: 'value', METER: 'value', META: 'content', IMG: 'src' }[holder.tagName];
+  return (attribute === undefined ? null : holder.getAttribute(attribute)) ?? holder.textContent;
+}

@@ -1,0 +1,353 @@
+import { answer as answerOf, readQuestion, type Answer, type Query } from '@ivy/core';
+import { addressOfControls, parameter, readAddress, writeAddress } from './address.js';
+import { controlsOf, isChosen, type Controls } from './controls.js';
+import { Pager, showChips, showChoices, showClears, showItems, showNumbers, type Chip } from './draw.js';
+import { itemsIn, readItems } from './items.js';
+import { Notes } from './notes.js';
+import { followPages, goesOn } from './pages.js';
+import { setUp, type Facet, type Setup } from './setup.js';
+
+/** Milliseconds after the last letter typed until the list follows. */
+const typingPause = 120;
+
+/** A list of the page’s own that is filtered by controls of the page’s own. */
+export class OwnList {
+  readonly notes: Notes;
+  readonly ready: Promise<void>;
+  setup: Setup | undefined;
+  answer: Answer | undefined;
+  #controls!: Controls;
+  #items: HTMLElement[] = [];
+  #own = '';
+  #foreign: string[] = [];
+  #pager: Pager | undefined;
+  #typing = false;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #followed = false;
+  readonly #stops = new AbortController();
+  readonly #mutations = new MutationObserver(() => this.#reread());
+
+  constructor(
+    readonly name: string,
+    readonly list: HTMLElement,
+  ) {
+    this.notes = new Notes(name);
+    this.ready = this.#start();
+  }
+
+  stop(): void {
+    this.#stops.abort();
+    this.#mutations.disconnect();
+    clearTimeout(this.#timer);
+  }
+
+  /** What is chosen, as the address says it. Setting it is as if a visitor had chosen it. */
+  get query(): string {
+    return this.setup ? writeAddress(this.#own, [], this.setup) : '';
+  }
+
+  set query(address: string) {
+    if (this.setup) void this.#go(readAddress(address, this.setup).own, 'push');
+  }
+
+  async #start(): Promise<void> {
+    this.list.dataset.ivyState = 'reading';
+    try {
+      this.#items = itemsIn(this.list);
+      const pager = document.querySelector<HTMLElement>(`[data-ivy-pager="${CSS.escape(this.name)}"]`);
+      if (pager) this.#pager = new Pager(pager);
+      this.#make();
+      this.#listen();
+      if (goesOn(this.name)) await this.#follow();
+      else this.#load();
+      this.list.dataset.ivyState = 'ready';
+    } catch (error) {
+      if (this.#stops.signal.aborted) return;
+      // the page is as good as it was without us
+      this.list.dataset.ivyState = 'failed';
+      for (const item of this.#items) item.hidden = false;
+      this.notes.say(`it could not be read: ${(error as Error).message}`);
+    } finally {
+      delete document.documentElement.dataset.ivyWaits;
+    }
+  }
+
+  /** Puts the items of the other pages with those of this one. */
+  async #follow(): Promise<void> {
+    const size = this.#items.length;
+    const followed = await followPages(this.name, this.#stops.signal, () => {});
+    if (!followed.isWhole)
+      this.notes.say('not every page of it could be read; what is chosen is chosen from those that were.');
+    this.#followed = followed.pages > 0;
+    const [first] = this.#items;
+    for (const item of [...followed.before, ...followed.behind]) item.hidden = true;
+    first?.before(...followed.before);
+    this.#items.at(-1)?.after(...followed.behind);
+    this.#items = [...followed.before, ...this.#items, ...followed.behind];
+    this.#make(
+      followed.pages > 0 ? Math.max(size, followed.before.length > 0 ? sizeOfPage(followed.before, size) : size) : 0,
+    );
+    this.#load();
+  }
+
+  /** Makes what answers of what the page has now. */
+  #make(ownSize = 0): void {
+    const { ivySize, ivyPrefix = '' } = this.list.dataset;
+    this.#controls = controlsOf(this.name);
+    if (this.#controls.forms.length === 0)
+      this.notes.say(`nothing drives it. Put data-ivy-for="${this.name}" on a form.`);
+    const more = document.querySelector(`[data-ivy-more="${CSS.escape(this.name)}"]`) !== null;
+    const size = Number(ivySize) > 0 ? Math.floor(Number(ivySize)) : ownSize;
+    this.setup = setUp(
+      readItems(this.#items, this.notes),
+      this.#controls,
+      { prefix: ivyPrefix, size, stacks: more },
+      this.notes,
+    );
+  }
+
+  #listen(): void {
+    const { signal } = this.#stops;
+    const driven = (event: Event) => {
+      const target = event.target as HTMLElement;
+      return this.#controls.forms.some((form) => form.contains(target) || (target as HTMLInputElement).form === form);
+    };
+    const later = (event: Event) => {
+      if (!driven(event) || this.#controls.waits) return;
+      const isText = (event.target as HTMLInputElement).matches('input:not([type=checkbox], [type=radio])');
+      clearTimeout(this.#timer);
+      this.#timer = setTimeout(() => this.#take(isText ? 'typing' : 'push'), isText ? typingPause : 0);
+    };
+    document.addEventListener('input', later, { signal });
+    document.addEventListener(
+      'change',
+      (event) => {
+        if (driven(event) && (event.target as HTMLElement).matches('select, [type=checkbox], [type=radio]'))
+          later(event);
+        this.#typing = false;
+      },
+      { signal },
+    );
+    document.addEventListener(
+      'submit',
+      (event) => {
+        if (!driven(event)) return;
+        event.preventDefault();
+        this.#take('push');
+      },
+      { signal },
+    );
+    document.addEventListener(
+      'reset',
+      (event) => {
+        if (!driven(event)) return;
+        event.preventDefault();
+        void this.#go('', 'push');
+      },
+      { signal },
+    );
+    document.addEventListener('click', (event) => this.#press(event, driven), { signal });
+    window.addEventListener('popstate', () => this.#load(), { signal });
+    this.#watch();
+  }
+
+  #press(event: Event, driven: (event: Event) => boolean): void {
+    const button = (event.target as Element).closest<HTMLElement>('button, [data-ivy-more]');
+    if (!button) return;
+    if (button.dataset.ivyMore === this.name) {
+      event.preventDefault();
+      return this.#turn((this.answer?.page ?? 1) + 1);
+    }
+    if (!driven(event)) return;
+    if (button.dataset.ivyClear !== undefined) {
+      event.preventDefault();
+      return this.#clear(button.dataset.ivyClear);
+    }
+    if (button instanceof HTMLButtonElement && button.type === 'button' && button.name !== '') {
+      button.setAttribute('aria-pressed', String(button.getAttribute('aria-pressed') !== 'true'));
+      this.#take('push');
+    }
+  }
+
+  #clear(control: string): void {
+    const facet = this.setup?.facets.find(({ group }) => group.name === control);
+    void this.#go(control === '' ? '' : this.#without(facet), 'push');
+  }
+
+  #without(facet: Facet | undefined): string {
+    const { prefix } = this.setup!.lens.address;
+    return this.#own
+      .split('&')
+      .filter((part) => part !== '' && !part.startsWith(`${prefix}${facet?.key ?? ''}=`) && !this.#isPage(part))
+      .join('&');
+  }
+
+  #isPage(part: string): boolean {
+    const { prefix, page } = this.setup!.lens.address;
+    return part.startsWith(`${prefix}${page}=`);
+  }
+
+  /** Takes what the controls say. */
+  #take(how: 'push' | 'typing'): void {
+    clearTimeout(this.#timer);
+    if (!this.setup) return;
+    const isOn = (facet: Facet, value: string) =>
+      facet.choices.some((choice) => choice.value === value && isChosen(choice));
+    void this.#go(addressOfControls(this.setup, this.#controls.sort, isOn), how);
+  }
+
+  #turn(page: number): void {
+    const { prefix, page: name } = this.setup!.lens.address;
+    const rest = this.#own.split('&').filter((part) => part !== '' && !this.#isPage(part));
+    this.#go([...rest, parameter(prefix + name, String(page))].join('&'), 'push');
+  }
+
+  /** What is typed in one go is one entry of the browser's history. */
+  #go(own: string, how: 'push' | 'typing'): void {
+    const before = this.#own;
+    this.#ask(own);
+    if (this.#own === before) return;
+    const isSame = how === 'typing' && this.#typing;
+    this.#typing = how === 'typing';
+    history[isSame ? 'replaceState' : 'pushState'](history.state, '', this.#href());
+    this.#tell('ivy:change');
+    this.#tell('ivy:answer');
+  }
+
+  #href(own = this.#own): string {
+    const address = writeAddress(own, this.#foreign, this.setup!);
+    return `${location.pathname}${address === '' ? '' : `?${address}`}${location.hash}`;
+  }
+
+  /** Reads the address of the page, and stands as it says. */
+  #load(): void {
+    if (!this.setup) return;
+    const { own, foreign } = readAddress(location.search, this.setup);
+    this.#foreign = foreign;
+    this.#typing = false;
+    this.#ask(own);
+    if (own !== '' && this.#href() !== location.pathname + location.search + location.hash)
+      history.replaceState(history.state, '', this.#href());
+    this.#tell('ivy:answer');
+  }
+
+  #ask(own: string): void {
+    const setup = this.setup!;
+    const { query, notices } = readQuestion(
+      setup.index,
+      setup.lens,
+      own,
+      Date.now(),
+      setup.lens.paging.mode === 'more' ? 1 : undefined,
+    );
+    this.answer = answerOf(setup.index, query, notices);
+    this.#own = this.answer.address;
+    for (const { code, facet, value } of this.answer.notices) {
+      if (/^(unknown|bad)-/.test(code))
+        this.notes.say(`the address says ${facet ?? ''} “${value ?? ''}”, which is not there; it was left out.`);
+    }
+    this.#draw(query);
+  }
+
+  #draw({ selections }: Query): void {
+    const { answer, setup, name } = this;
+    if (!answer || !setup) return;
+    this.#mutations.disconnect();
+    showItems(
+      this.#items,
+      answer.items.map(({ id }) => this.#items[Number(id)]!),
+    );
+    showChoices(setup.facets, answer);
+    const { sort } = this.#controls;
+    if (sort)
+      sort.value =
+        [...setup.orders].find(([, key]) => key === answer.sort)?.[0] ??
+        (sort.querySelector('option[value=""]') ? '' : sort.value);
+    showNumbers(name, answer);
+    showChips(name, this.#chips());
+    const chosen = (control: string) =>
+      setup.facets.some(
+        ({ key, group }) => (control === '' || group.name === control) && selections[key] !== undefined,
+      );
+    showClears(this.#controls.forms, chosen);
+    const more = document.querySelector<HTMLElement>(`[data-ivy-more="${CSS.escape(name)}"]`);
+    if (more) more.hidden = answer.page >= answer.pages;
+    if (this.#followed || this.list.dataset.ivySize) {
+      this.#pager?.draw(
+        answer.page,
+        answer.pages,
+        (page) => this.#hrefOfPage(page),
+        (page) => {
+          this.#turn(page);
+          this.list.scrollIntoView({ block: 'start' });
+        },
+      );
+    }
+    this.#watch();
+  }
+
+  #hrefOfPage(page: number): string {
+    const { prefix, page: name } = this.setup!.lens.address;
+    const rest = this.#own.split('&').filter((part) => part !== '' && !this.#isPage(part));
+    return this.#href([...rest, ...(page > 1 ? [parameter(prefix + name, String(page))] : [])].join('&'));
+  }
+
+  /** What is chosen, in the page's own words. */
+  #chips(): Chip[] {
+    const { facets } = this.setup!;
+    return facets.flatMap((facet): Chip[] => {
+      const selected = this.answer!.facets.find(({ key }) => key === facet.key)?.selected ?? null;
+      if (selected === null) return [];
+      if (typeof selected === 'object' && !Array.isArray(selected)) {
+        const { from, to } = selected;
+        return [{ words: `${from ?? '…'} – ${to ?? '…'}`, remove: () => this.#clear(facet.group.name) }];
+      }
+      const slugs = [selected].flat();
+      const said = facet.choices.filter(({ value }) => slugs.includes(facet.slugs.get(value)!));
+      const others = slugs.filter((slug) => !said.some(({ value }) => facet.slugs.get(value) === slug));
+      // in the order of the page, and then what only the address says
+      const all = [
+        ...said.map(({ words, value }) => [words, facet.slugs.get(value)!] as const),
+        ...others.map((slug) => [slug, slug] as const),
+      ];
+      return all.map(([words, slug]) => ({ words, remove: () => this.#remove(facet, slug) }));
+    });
+  }
+
+  #remove(facet: Facet, slug: string): void {
+    const isOn = (one: Facet, value: string) =>
+      one.choices.some((choice) => choice.value === value && isChosen(choice)) &&
+      !(one === facet && one.slugs.get(value) === slug);
+    if (facet.kind === 'search') this.#clear(facet.group.name);
+    else this.#go(addressOfControls(this.setup!, this.#controls.sort, isOn), 'push');
+  }
+
+  #watch(): void {
+    this.#mutations.observe(this.list, { childList: true, subtree: true, characterData: true });
+  }
+
+  /** A page that draws its list anew is read anew, and stands as its address says. */
+  #reread(): void {
+    this.#mutations.disconnect();
+    const items = itemsIn(this.list);
+    const kept = new Set(items);
+    // items of other pages are ours to keep, as long as they are in the list
+    const isSame = items.length === this.#items.length && this.#items.every((item) => kept.has(item));
+    if (!isSame) this.#items = items;
+    const size = this.setup!.lens.paging.size;
+    this.#make(this.#followed ? size : 0);
+    this.#ask(this.#own);
+  }
+
+  #tell(what: 'ivy:change' | 'ivy:answer'): void {
+    this.list.dispatchEvent(
+      new CustomEvent(what, { bubbles: true, detail: { query: this.query, answer: this.answer } }),
+    );
+  }
+}
+
+/** Items a page has, told by those before this one: a last page may have fewer. */
+function sizeOfPage(before: readonly HTMLElement[], own: number): number {
+  for (let size = own; size <= before.length; size++) if (before.length % size === 0) return size;
+  return before.length;
+}

@@ -1,0 +1,86 @@
+import { itemsIn } from './items.js';
+
+/** Pages and items that are followed at most. */
+export const most = { pages: 50, items: 2000 };
+
+/** What the other pages of a list have: items before and behind those of this one. */
+export interface Followed {
+  before: HTMLElement[];
+  behind: HTMLElement[];
+  pages: number;
+  /** Whether a page could not be read, or there are more than are followed. */
+  isWhole: boolean;
+}
+
+/** The page that is next to one, on the same site; null for none. */
+function neighbour(page: Document, name: string, rel: 'next' | 'prev', base: string): string | null {
+  const pager = page.querySelector(`[data-ivy-pager="${CSS.escape(name)}"]`);
+  const link = pager?.querySelector(`a[rel~="${rel}"]`) ?? page.head.querySelector(`link[rel~="${rel}"]`);
+  const href = link?.getAttribute('href');
+  if (!href || !URL.canParse(href, base)) return null;
+  const url = new URL(href, base);
+  return url.origin === location.origin ? url.href : null;
+}
+
+/** Whether a list goes on on other pages. */
+export function goesOn(name: string): boolean {
+  return (['next', 'prev'] as const).some((rel) => neighbour(document, name, rel, location.href) !== null);
+}
+
+/**
+ * Reads the other pages of a list, one after the other, so that what is chosen is chosen from all of it.
+ * @param onPage  called with how many pages were read
+ */
+export async function followPages(
+  name: string,
+  signal: AbortSignal,
+  onPage: (pages: number) => void,
+): Promise<Followed> {
+  const followed: Followed = { before: [], behind: [], pages: 0, isWhole: true };
+  const seen = new Set([location.href.split('#')[0]!]);
+  for (const rel of ['next', 'prev'] as const) {
+    let url = neighbour(document, name, rel, location.href);
+    while (url !== null && !seen.has(url)) {
+      if (seen.size > most.pages || followed.before.length + followed.behind.length >= most.items) {
+        followed.isWhole = false;
+        break;
+      }
+      seen.add(url);
+      const page = await read(url, signal);
+      const list = page?.querySelector(`[data-ivy-list="${CSS.escape(name)}"]`);
+      if (!page || !list) {
+        followed.isWhole = false;
+        break;
+      }
+      const items = itemsIn(list).map((item) => withWholeAddresses(document.importNode(item, true), url!));
+      if (rel === 'next') followed.behind.push(...items);
+      else followed.before.unshift(...items);
+      onPage(++followed.pages);
+      url = neighbour(page, name, rel, url);
+    }
+  }
+  return followed;
+}
+
+async function read(url: string, signal: AbortSignal): Promise<Document | null> {
+  try {
+    const response = await fetch(url, { signal, credentials: 'same-origin' });
+    if (!response.ok || new URL(response.url || url).origin !== location.origin) return null;
+    return new DOMParser().parseFromString(await response.text(), 'text/html');
+  } catch (error) {
+    if (signal.aborted) throw error;
+    return null;
+  }
+}
+
+/** What an item of another page leads to and shows is relative to that page. */
+function withWholeAddresses(item: HTMLElement, base: string): HTMLElement {
+  for (const name of ['href', 'src', 'poster']) {
+    for (const one of [item, ...item.querySelectorAll(`[${name}]`)]) {
+      const address = one.getAttribute(name);
+      if (address && !/^(#|[a-z][a-z0-9+.-]*:)/i.test(address) && URL.canParse(address, base))
+        one.setAttribute(name, new URL(address, base).href);
+    }
+  }
+  return item;
+}
