@@ -36,7 +36,7 @@ const coreRooms = [
 ];
 
 export default ts.config(
-  { ignores: ['**/dist/**', '.data/**', 'coverage/**', 'apps/studio/public/theme.js'] },
+  { ignores: ['**/dist/**', '.data/**', 'coverage/**', 'apps/studio/public/theme.js', 'demo/site/**'] },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.tsx'],
@@ -119,6 +119,13 @@ export default ts.config(
     rules: forbidden(
       ['@ivy/formats', '@ivy/server', '@ivy/studio', 'node:*', '**/apps/**'],
       'The runtime knows core and the view.',
+    ),
+  },
+  {
+    files: ['packages/page/src/**'],
+    rules: forbidden(
+      ['@ivy/formats', '@ivy/runtime', '@ivy/server', '@ivy/studio', '@ivy/view', 'node:*', '**/apps/**'],
+      'A page’s own list knows core alone.',
     ),
   },
   {

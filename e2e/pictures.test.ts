@@ -104,7 +104,12 @@ const views: View[] = [
   },
   { name: 'preset-herbarium', path: '/l/field-notes', prepare: () => showPreset('herbarium', 'light') },
   { name: 'preset-tideline', path: '/l/field-notes', prepare: () => showPreset('tideline', 'light') },
-  { name: 'preset-pencil', path: '/l/field-notes', prepare: () => showPreset('pencil', 'light') },
+  {
+    name: 'notices',
+    path: '/notices?habitat=Lagoon,Mudflat',
+    onSite: true,
+    prepare: () => browser.find('[data-ivy-state=ready]'),
+  },
   {
     name: 'table',
     path: '/l/field-notes',

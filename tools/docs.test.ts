@@ -21,3 +21,14 @@ test('every custom property a page may set is in the docs, and no other', () => 
   const written = [...docs.matchAll(/^\| `--ivy-([\w-]+)`/gm)].map(([, name]) => name!);
   expect(written.sort()).toEqual([...used].sort());
 });
+
+test('every attribute of a page’s own markup is in the docs, and no other', () => {
+  const code = readFileSync(join(root, 'packages', 'page', 'src', 'attributes.ts'), 'utf8');
+  const known = [...code.matchAll(/^ {2}'(data-ivy-[\w-]+)':/gm)].map(([, name]) => name!);
+  const docs = readFileSync(join(root, 'docs', 'own-markup.md'), 'utf8');
+  const written = [...docs.matchAll(/^\| `(data-ivy-[\w-]+)`/gm)].map(([, name]) => name!);
+  expect(written.sort()).toEqual([...known].sort());
+  // what the script asks of the page by name is among them
+  const asked = [...readAll('packages/page/src').matchAll(/data-ivy-[a-z]+/g)].map(([name]) => name);
+  expect([...new Set(asked)].filter((name) => !known.includes(name))).toEqual([]);
+});

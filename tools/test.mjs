@@ -25,7 +25,7 @@ try {
   await build(say);
   if (wanted('size')) checkSize();
   if (wanted('api')) await check('api', process.execPath, [join(root, 'tools', 'api.mjs'), '--check']);
-  if (wanted('unit')) await jest(['core', 'formats', 'view', 'client', 'runtime', 'studio', 'tools'], []);
+  if (wanted('unit')) await jest(['core', 'formats', 'view', 'client', 'runtime', 'page', 'studio', 'tools'], []);
   if (wanted('server') || wanted('browser')) postgres = await startPostgres(say);
   if (wanted('server')) await jest(['server'], []);
   if (wanted('browser')) await jest(['browser'], ['--runInBand']);
@@ -65,16 +65,20 @@ async function check(name, command, args) {
   }
 }
 
-/** The script that sites load has a budget: 30 kB gzipped. */
+/** Scripts that sites load have budgets, in kB gzipped; of that for a page's own markup 45 are aimed at. */
+const budgets = { 'runtime/dist/ivy-lens.js': 30, 'page/dist/ivy-page.js': 52.5 };
+
 function checkSize() {
-  const file = join(root, 'packages', 'runtime', 'dist', 'ivy-lens.js');
-  const { stdout } = spawnSync('gzip', ['-9', '-c', file], { maxBuffer: 1 << 24 });
-  const kilobytes = stdout.length / 1000;
-  say(`page script: ${kilobytes.toFixed(1)} kB gzipped`);
-  if (kilobytes > 0 && kilobytes <= 30) results.passed++;
-  else {
-    results.failed++;
-    console.error('✗ the page script is over its budget of 30 kB');
+  for (const [name, most] of Object.entries(budgets)) {
+    const file = join(root, 'packages', ...name.split('/'));
+    const { stdout } = spawnSync('gzip', ['-9', '-c', file], { maxBuffer: 1 << 24 });
+    const kilobytes = stdout.length / 1000;
+    say(`${file.split('/').at(-1)}: ${kilobytes.toFixed(1)} kB gzipped`);
+    if (kilobytes > 0 && kilobytes <= most) results.passed++;
+    else {
+      results.failed++;
+      console.error(`✗ ${name} is over its budget of ${most} kB`);
+    }
   }
 }
 

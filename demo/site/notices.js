@@ -1,2 +1,6 @@
-// what an address hides is not shown first
-if (location.search) document.documentElement.dataset.ivyWaits = '';
+// what an address hides is not shown first; whatever becomes of the script, the list is seen
+if (location.search) {
+  const page = document.documentElement.dataset;
+  page.ivyWaits = '';
+  setTimeout(() => delete page.ivyWaits, 3000);
+}

@@ -47,7 +47,7 @@ function showRange({ group }: Facet, selected: { from: unknown; to: unknown } | 
   for (const control of group.controls) {
     if (control === document.activeElement) continue;
     const end = control.dataset.ivyEnd === 'to' ? selected?.to : selected?.from;
-    control.value = end === null || end === undefined ? '' : String(end as string | number);
+    control.value = end === null || end === undefined ? '' : String(end);
   }
 }
 

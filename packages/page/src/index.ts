@@ -10,6 +10,7 @@ function look(): void {
     own.stop();
     lists.delete(list);
   }
+  for (const own of lists.values()) own.look();
   const names = new Set([...lists.values()].map(({ name }) => name));
   for (const list of document.querySelectorAll<HTMLElement>('[data-ivy-list]')) {
     if (lists.has(list)) continue;

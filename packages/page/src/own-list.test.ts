@@ -218,3 +218,36 @@ test('two lists keep apart by a prefix, and parameters of others stay in front',
   await page.press('[value=Reedbed]');
   expect([page.shown, location.search]).toEqual([['Boards loose'], '?habitat=mine&n-habitat=reedbed']);
 });
+
+test('a form that is drawn late drives the list once it is there', async () => {
+  page = await Page.open(rest + list(), '?habitat=reedbed');
+  expect([page.shown.length, page.told[0]]).toEqual([5, expect.stringContaining('nothing drives it')]);
+  page.element('[data-ivy-list]').insertAdjacentHTML('beforebegin', form());
+  page.list.look();
+  expect([page.shown, page.element<HTMLInputElement>('[value=Reedbed]').checked]).toEqual([['Boards loose'], true]);
+});
+
+test('one box on yes and no is a switch; a button that is pressed chooses, and says so', async () => {
+  const items = [
+    ['a', 'yes', 'Works'],
+    ['b', 'no', 'Call'],
+    ['c', 'yes', 'Call'],
+  ]
+    .map(
+      ([title, open, kind]) =>
+        `<li><b data-ivy-field="title">${title}</b><i data-ivy-field="open">${open}</i><u data-ivy-field="kind">${kind}</u></li>`,
+    )
+    .join('');
+  page = await Page.open(`<form data-ivy-for="notices"><label><input type="checkbox" name="open"> Open</label>
+    <button type="button" name="kind" value="Call">Calls</button></form><ul data-ivy-list="notices">${items}</ul>`);
+  await page.press('[name=open]');
+  expect([page.shown, location.search]).toEqual([['a', 'c'], '?open=yes']);
+  await page.press('[name=kind]');
+  expect([page.shown, page.element('[name=kind]').getAttribute('aria-pressed'), location.search]).toEqual([
+    ['c'],
+    'true',
+    '?open=yes&kind=call',
+  ]);
+  await page.press('[name=kind]');
+  expect([page.shown, page.element('[name=kind]').getAttribute('aria-pressed')]).toEqual([['a', 'c'], 'false']);
+});

@@ -35,6 +35,20 @@ export class OwnList {
     this.ready = this.#start();
   }
 
+  /** Looks whether controls have come or gone, as on a page that draws its form late. */
+  look(): void {
+    if (!this.setup || this.list.dataset.ivyState === 'reading') return;
+    const count = ({ groups, sort, forms }: Controls) => [
+      ...groups.flatMap(({ controls }) => controls),
+      ...forms,
+      ...(sort ? [sort] : []),
+    ];
+    const [now, before] = [count(controlsOf(this.name)), count(this.#controls)];
+    if (now.length === before.length && now.every((one, i) => one === before[i])) return;
+    this.#make(this.#followed ? this.setup.lens.paging.size : 0);
+    this.#load();
+  }
+
   stop(): void {
     this.#stops.abort();
     this.#mutations.disconnect();

@@ -14,9 +14,12 @@ function Setting({ look }: { look: object }) {
   const facets = [{ key: 'kind', kind: 'checkboxes', field: 'kind' }];
   const [now, setLens] = useState(() => lensOf({ facets, look }));
   const [span, setSpan] = useState<SpanName>('desktop');
-  lens = now;
+  const edit = (next: Lens) => {
+    lens = next;
+    setLens(next);
+  };
   const fields = [fieldOf('kind', 'terms')];
-  return <LayoutWiring {...{ fields, span }} lens={now} slug="mine" source="notes" onSpan={setSpan} onEdit={setLens} />;
+  return <LayoutWiring {...{ fields, span }} lens={now} slug="mine" source="notes" onSpan={setSpan} onEdit={edit} />;
 }
 const draw = (look: object = {}) => page.draw(<Setting look={look} />);
 

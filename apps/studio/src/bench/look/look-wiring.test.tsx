@@ -19,9 +19,12 @@ afterEach(() => page.close());
 
 function Setting({ look }: { look: object }) {
   const [now, setLens] = useState(() => lensOf({ look }));
-  lens = now;
+  const edit = (next: Lens) => {
+    lens = next;
+    setLens(next);
+  };
   const fields = [fieldOf('title', 'text', { role: 'title' })];
-  return <LookWiring lens={now} slug="mine" source="notes" fields={fields} onEdit={setLens} />;
+  return <LookWiring lens={now} slug="mine" source="notes" fields={fields} onEdit={edit} />;
 }
 const draw = (look: object = {}) => page.draw(<Setting look={look} />);
 const hasReset = (of: string) => page.element.querySelector(`[aria-label="Reset ${of}"]`) !== null;
