@@ -38,12 +38,18 @@ export function showChoices(facets: readonly Facet[], answer: Answer): void {
       const [box] = facet.group.controls;
       // what is being typed is not written over
       if (box !== document.activeElement) box!.value = (found.selected as string | null) ?? '';
-    } else if (facet.kind.endsWith('range')) showRange(facet, found.selected as { from: unknown; to: unknown } | null);
+    } else if (facet.kind.endsWith('range')) showRange(facet, found.selected as Ends | null);
     else showOptions(facet, [found.selected].flat() as (string | null)[], 'options' in found ? found.options : []);
   }
 }
 
-function showRange({ group }: Facet, selected: { from: unknown; to: unknown } | null): void {
+/** What is chosen of a range: days or numbers. */
+interface Ends {
+  from: string | number | null;
+  to: string | number | null;
+}
+
+function showRange({ group }: Facet, selected: Ends | null): void {
   for (const control of group.controls) {
     if (control === document.activeElement) continue;
     const end = control.dataset.ivyEnd === 'to' ? selected?.to : selected?.from;
