@@ -85,6 +85,17 @@ test('a shared link stands as it stood, also on a phone and after a reload, and 
   await browser.command('Network.setBlockedURLs', { urls: [] });
 });
 
+test('the page tells what of it stands, where its address asks for that', async () => {
+  await open('?ivy-check');
+  const told = () =>
+    browser.run<string>(
+      `return [...document.querySelectorAll('body > div')].map((one) => one.shadowRoot?.textContent ?? '').join()`,
+    );
+  await browser.until('it is told', async () => (await told()).includes('15 of 15 hold'));
+  expect(await told()).toContain('control “habitat”: 5 of 5 values meet an item');
+  expect(await browser.axe('body')).toEqual([]);
+});
+
 test('without scripts it is the page that it was', async () => {
   await browser.command('Emulation.setScriptExecutionDisabled', { value: true });
   await browser.go(`${stage.site}/notices?page=3`);

@@ -58,6 +58,6 @@ export default defineConfig({
   build: {
     target: 'es2022',
     lib: { entry: 'src/index.ts', formats: ['es'], fileName: () => 'ivy-page.js' },
-    rolldownOptions: { output: { minify: true } },
+    rolldownOptions: { output: { minify: true, chunkFileNames: 'ivy-page-[name]-[hash].js' } },
   },
 });

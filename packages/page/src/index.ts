@@ -26,19 +26,31 @@ function look(): void {
   }
 }
 
-/** Says which attributes of a page look like ours and are none. */
-function checkNames(): void {
+/** Names of attributes of a page that look like ours and are none. */
+function strangeNames(): string[] {
   const known = new Set<string>(Object.keys(attributes));
   const strange = new Set<string>();
   for (const element of document.querySelectorAll('*')) {
     for (const { name } of element.attributes) if (name.startsWith('data-ivy-') && !known.has(name)) strange.add(name);
   }
-  for (const name of strange) console.warn(`Ivy Lens: “${name}” is no attribute that is read.`);
+  return [...strange];
+}
+
+/** Shows on the page what of it stands, where its address asks for that. */
+async function check(strange: readonly string[]): Promise<void> {
+  const { showCheck } = await import('./check.js');
+  await Promise.all([...lists.values()].map(({ ready }) => ready));
+  showCheck(
+    [...lists.values()].map((own) => own.report()),
+    strange,
+  );
 }
 
 function start(): void {
   look();
-  checkNames();
+  const strange = strangeNames();
+  for (const name of strange) console.warn(`Ivy Lens: “${name}” is no attribute that is read.`);
+  if (/[?&]ivy-check(=|&|$)/.test(location.search)) void check(strange);
   // lists may come late, and go
   let isAsked = false;
   new MutationObserver(() => {

@@ -7,6 +7,16 @@ import { Notes } from './notes.js';
 import { followPages, goesOn } from './pages.js';
 import { setUp, type Facet, type Setup } from './setup.js';
 
+/** What a list has, as the check of a page tells it. */
+export interface ListReport {
+  name: string;
+  state: string;
+  items: number;
+  fields: { key: string; type: string; filled: number }[];
+  controls: { name: string; field: string; kind: string; values: number; met: number }[];
+  notes: readonly string[];
+}
+
 /** Milliseconds after the last letter typed until the list follows. */
 const typingPause = 120;
 
@@ -47,6 +57,35 @@ export class OwnList {
     if (now.length === before.length && now.every((one, i) => one === before[i])) return;
     this.#make(this.#followed ? this.setup.lens.paging.size : 0);
     this.#load();
+  }
+
+  /** What of the list and its controls was found, for whoever builds the page. */
+  report(): ListReport {
+    const { index, facets = [] } = this.setup ?? {};
+    const fields = (index?.fields ?? []).filter(({ key }) => !key.startsWith('~'));
+    const posts = Array.from({ length: index?.size ?? 0 }, (_, post) => post);
+    return {
+      name: this.name,
+      state: this.list.dataset.ivyState ?? '',
+      items: this.#items.length,
+      fields: fields.map(({ key, type }) => ({
+        key,
+        type,
+        filled: posts.filter((post) => index!.valueOf(post, key) !== undefined).length,
+      })),
+      controls: facets.map(({ group, field, kind, slugs }) => {
+        const terms = new Set(index!.termList(field)?.terms.map(({ slug }) => slug));
+        const values = kind === 'switch' ? [] : [...slugs.values()];
+        return {
+          name: group.name,
+          field,
+          kind,
+          values: values.length,
+          met: values.filter((one) => terms.has(one)).length,
+        };
+      }),
+      notes: this.notes.said,
+    };
   }
 
   stop(): void {

@@ -14,7 +14,7 @@ export class EmbedController {
   @Get('embed/:file')
   async file(@Param('file') name: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
     const kind = /^ivy-[\w-]{1,60}\.(js|css)$/.exec(name)?.[1];
-    const file = fromRoot('packages', name === 'ivy-page.js' ? 'page' : 'runtime', 'dist', name);
+    const file = fromRoot('packages', name.startsWith('ivy-page') ? 'page' : 'runtime', 'dist', name);
     if (kind === undefined || !existsSync(file)) throw missing(name);
     // what may change under its name is looked after each minute; the rest has its contents in its name
     const lasts = /^ivy-(lens|page)\./.test(name) ? 'public, max-age=60' : 'public, max-age=31536000, immutable';

@@ -22,7 +22,7 @@ export function previewPage(
 <script type="module" src="/embed/ivy-lens.js"></script>
 <style>
   @font-face { font-family: 'Source Sans 3'; src: url(/preview-font.woff2) format('woff2'); font-weight: 200 900; }
-  body { margin: 0; padding: 22px 20px 40px; background: #fdfdf9; color: #1d2b2e;
+  body { margin: 0; padding: 22px 20px 40px; background: light-dark(#fdfdf9, #121615); color: light-dark(#1d2b2e, #e8eeec);
     font: 15px/1.45 'Source Sans 3', system-ui, sans-serif; }
   h1 { margin: 0 0 16px; font-size: 28px; line-height: 1.15; letter-spacing: -0.01em; }
 </style>
