@@ -1,7 +1,8 @@
 import { answer as answerOf, readQuestion, type Answer, type Query } from '@ivy/core';
 import { addressOfControls, parameter, readAddress, writeAddress } from './address.js';
+import { chipsOf } from './chips.js';
 import { controlsOf, isChosen, type Controls } from './controls.js';
-import { Pager, showChips, showChoices, showClears, showItems, showNumbers, type Chip } from './draw.js';
+import { Pager, showChips, showChoices, showClears, showItems, showNumbers } from './draw.js';
 import { itemsIn, readItems } from './items.js';
 import { Notes } from './notes.js';
 import { followPages, goesOn } from './pages.js';
@@ -317,7 +318,9 @@ export class OwnList {
         [...setup.orders].find(([, key]) => key === answer.sort)?.[0] ??
         (sort.querySelector('option[value=""]') ? '' : sort.value);
     showNumbers(name, answer);
-    showChips(name, this.#chips());
+    const clear = (facet: Facet) => this.#clear(facet.group.name);
+    const remove = (facet: Facet, slug: string) => this.#remove(facet, slug);
+    showChips(name, chipsOf(setup.facets, answer, clear, remove));
     const chosen = (control: string) =>
       setup.facets.some(
         ({ key, group }) => (control === '' || group.name === control) && selections[key] !== undefined,
@@ -343,28 +346,6 @@ export class OwnList {
     const { prefix, page: name } = this.setup!.lens.address;
     const rest = this.#own.split('&').filter((part) => part !== '' && !this.#isPage(part));
     return this.#href([...rest, ...(page > 1 ? [parameter(prefix + name, String(page))] : [])].join('&'));
-  }
-
-  /** What is chosen, in the page's own words. */
-  #chips(): Chip[] {
-    const { facets } = this.setup!;
-    return facets.flatMap((facet): Chip[] => {
-      const selected = this.answer!.facets.find(({ key }) => key === facet.key)?.selected ?? null;
-      if (selected === null) return [];
-      if (typeof selected === 'object' && !Array.isArray(selected)) {
-        const { from, to } = selected;
-        return [{ words: `${from ?? '…'} – ${to ?? '…'}`, remove: () => this.#clear(facet.group.name) }];
-      }
-      const slugs = [selected].flat();
-      const said = facet.choices.filter(({ value }) => slugs.includes(facet.slugs.get(value)!));
-      const others = slugs.filter((slug) => !said.some(({ value }) => facet.slugs.get(value) === slug));
-      // in the order of the page, and then what only the address says
-      const all = [
-        ...said.map(({ words, value }) => [words, facet.slugs.get(value)!] as const),
-        ...others.map((slug) => [slug, slug] as const),
-      ];
-      return all.map(([words, slug]) => ({ words, remove: () => this.#remove(facet, slug) }));
-    });
   }
 
   #remove(facet: Facet, slug: string): void {

@@ -1,6 +1,7 @@
 import { Lru, splitAddress, type Answer, type PageLook, type Placed, type Settings, type SpanName } from '@ivy/core';
 import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { pageBar, type AddressBar } from './address-bar.js';
+import { Ahead } from './ahead.js';
 import { drivenBy, type Neighbours } from './following.js';
 import { keepFolds, readFolds } from './kept.js';
 import { Marks } from './marks.js';
@@ -15,9 +16,6 @@ export type Status = 'loading' | 'ready' | 'failed' | 'gone';
 
 /** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
-
-/** Milliseconds that what was fetched ahead is good for. */
-const aheadKept = 30_000;
 
 /** Milliseconds after a choice in which a visitor expects that things move. */
 const expected = 400;
@@ -70,8 +68,7 @@ export class Listing {
   readonly #retry = new Retry(() => void this.ask(this.bar.search, true));
   readonly #stops: (() => void)[];
   #running: AbortController | undefined;
-  /** What is fetched before it is asked for, by address and first page. */
-  readonly #ahead = new Lru<string, Promise<Reply>>(4);
+  readonly #ahead = new Ahead();
   /** Counting what is picked but not applied: apart from `#running`, so that neither takes the other's answer away. */
   #counting: AbortController | undefined;
   /** What is chosen in the listings this one follows, as a question says it. */
@@ -201,13 +198,8 @@ export class Listing {
     if (!next) return;
     const address = this.#driven + this.#address(next);
     const from = choices ? undefined : next.page;
-    const key = `${from ?? ''} ${address}`;
-    if (this.#ahead.get(key)) return;
-    const fetched = this.transport.ask(address, new AbortController().signal, from);
-    const drop = () => this.#ahead.delete(key);
-    void this.#ahead.put(key, fetched).catch(drop);
-    // what was fetched long ago may not hold any more
-    setTimeout(drop, aheadKept);
+    const ask = () => this.transport.ask(address, new AbortController().signal, from);
+    this.#ahead.fetch(`${from ?? ''} ${address}`, ask);
   }
 
   /** What the next page is asked by: the choices that are answered, whatever is picked besides; null on the last. */
@@ -351,10 +343,7 @@ export class Listing {
   async #fetch(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
     const asked = this.#driven + address;
     const key = `${from ?? ''} ${asked}`;
-    const ahead = this.#ahead.get(key);
-    // fetched ahead, it is good for one time: what is asked for later is asked anew
-    this.#ahead.delete(key);
-    const reply = await (ahead ?? this.transport.ask(asked, signal, from));
+    const reply = await (this.#ahead.take(key) ?? this.transport.ask(asked, signal, from));
     // pressed, a button finds its answer here at once
     if (!signal.aborted && from === undefined) this.#answers.put(asked, reply);
     return reply;
