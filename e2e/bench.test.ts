@@ -265,6 +265,9 @@ test('publishing makes a numbered release and shows the line to paste', async ()
     2,
     ['q', 'habitat', 'kind', 'species', 'where', 'observed', 'minutes', 'volunteers', 'marked', 'tide-state'],
   ]);
+  // and whether it stands on a page
+  await (await browser.find('[aria-label="Address of the page to check"]')).sendKeys(stage.site, Key.ENTER);
+  await browser.untilText('[aria-label="Check a page"]', 'of 13 hold');
   await browser.press('nav[aria-label=Releases] button', 'make it the draft');
   await browser.untilText('main [role=status]', 'Release 1 is the draft now');
 });

@@ -401,6 +401,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['check-check'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/matches': {
     parameters: {
       query?: never;
@@ -654,6 +670,15 @@ export interface components {
       whole: boolean;
     };
     Option: core.Option;
+    /** @description One thing of an installation that stands or does not. */
+    CheckFinding: {
+      /** @description Stable: what programs go by. */
+      code: string;
+      ok: boolean;
+      text: string;
+      /** @description What to do, with the very line where there is one; '' where it stands. */
+      mend: string;
+    };
     /** @description How a listing lies at each width, all worked out: what a page needs of it besides its sheet. */
     PageLook: core.PageLook;
     /** @description What a page asks for: an answer without what it knows already, and, where it does not know that yet, all of it. */
@@ -1893,6 +1918,39 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['Explanation'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'check-check': {
+    parameters: {
+      query: {
+        /** @description Address of the page. */
+        page: string;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description What stands and what does not, what to do first at the top. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CheckFinding'][];
         };
       };
       default: {

@@ -6,6 +6,7 @@ export type { CardPart, CompactAnswer, Explanation, FoundTerms, Lens, SortOption
 export type { Listing, PageReply, Results } from '../delivery/results.service.js';
 export type { ProblemBody } from '../problem/problem.filter.js';
 export type { HealthView } from '../health/health.controller.js';
+export type { CheckFinding } from '../studio/check/check-page.js';
 export type { Match } from '../studio/match/matches.service.js';
 export type { AboutView } from '../studio/about/about.controller.js';
 export type { JobStatus } from '../studio/intake/jobs.js';

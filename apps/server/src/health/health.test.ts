@@ -26,6 +26,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/jobs/{id}/events',
     '/api/v1/lenses',
     '/api/v1/lenses/{slug}',
+    '/api/v1/lenses/{slug}/check',
     '/api/v1/lenses/{slug}/draft',
     '/api/v1/lenses/{slug}/draft/dry-run',
     '/api/v1/lenses/{slug}/draft/listing/{known}',

@@ -10,6 +10,8 @@ export interface Fetched {
   /** Where it came from in the end, after redirects. */
   address: string;
   type: string;
+  /** What the server says the page may load and run; '' for nothing. */
+  policy: string;
   text: string;
 }
 
@@ -42,7 +44,9 @@ export async function fetchOutside(address: string, reach: Reach, bounds: Bounds
       answer.destroy();
       throw new Problem(422, 'page-failed', `${url.host} answered ${statusCode}. Check the address in a browser.`);
     }
-    return { address: url.href, type: headers['content-type'] ?? '', text: await read(answer, bounds.bytes, url) };
+    const policy = [headers['content-security-policy'] ?? []].flat().join(', ');
+    const text = await read(answer, bounds.bytes, url);
+    return { address: url.href, type: headers['content-type'] ?? '', policy, text };
   }
   throw new Problem(422, 'page-failed', `${url.host} sends from one address to another without end.`);
 }

@@ -1,12 +1,11 @@
 import { Module } from '@nestjs/common';
+import { PageReader } from './page-reader.js';
 import { readReach } from './reach.js';
-
-/** What the hosts that may be asked are injected by. */
-export const reachToken = Symbol('reach');
+import { reachToken } from './reach-token.js';
 
 /** Asking other servers: only those of the open net, and those the owner allows. */
 @Module({
-  providers: [{ provide: reachToken, useFactory: () => readReach(process.env) }],
-  exports: [reachToken],
+  providers: [PageReader, { provide: reachToken, useFactory: () => readReach(process.env) }],
+  exports: [PageReader, reachToken],
 })
 export class OutsideModule {}

@@ -3,13 +3,14 @@ import { DeliveryModule } from '../delivery/delivery.module.js';
 import { AboutController } from './about/about.controller.js';
 import { IntakeModule } from './intake/intake.module.js';
 import { LensesModule } from './lenses/lenses.module.js';
+import { CheckModule } from './check/check.module.js';
 import { MatchModule } from './match/match.module.js';
 import { PreviewController } from './preview/preview.controller.js';
 import { SourcesModule } from './sources/sources.module.js';
 
 /** What whoever works on sources and lenses asks for. All of it is behind the guard. */
 @Module({
-  imports: [DeliveryModule, IntakeModule, SourcesModule, LensesModule, MatchModule],
+  imports: [DeliveryModule, IntakeModule, SourcesModule, LensesModule, CheckModule, MatchModule],
   controllers: [AboutController, PreviewController],
 })
 export class StudioModule {}

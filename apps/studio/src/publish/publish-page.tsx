@@ -9,6 +9,7 @@ import { huesOf } from '../bench/edits.js';
 import { countOf } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
+import { CheckPage } from './check-page.js';
 import { Snippet } from './snippet.js';
 import { Vine } from './vine.js';
 
@@ -131,6 +132,7 @@ export function PublishPage() {
         </main>
         <aside className="w-[400px] shrink-0 overflow-y-auto border-s border-rule bg-paper" aria-label="On a page">
           <Snippet slug={slug} />
+          <CheckPage slug={slug} />
           <section className="section">
             <h2 className="serif text-[16.5px] font-semibold">Parts can stand apart</h2>
             <p className="mt-0.5 text-[13px] text-ink-2">

@@ -1,6 +1,4 @@
-import { defaultTreeAdapter, parse, type DefaultTreeAdapterTypes } from 'parse5';
-
-type Element = DefaultTreeAdapterTypes.Element;
+import { attribute, documentOf, elementsOf, textOf, type Element } from './elements.js';
 
 /** What of a page says how it looks. */
 export interface PageSheets {
@@ -17,7 +15,7 @@ export interface PageSheets {
 export function pageSheets(page: string, address: string): PageSheets {
   const found: PageSheets = { title: '', sheets: [] };
   let base = address;
-  for (const element of elementsOf(parse(page))) {
+  for (const element of elementsOf(documentOf(page))) {
     const { tagName } = element;
     if (tagName === 'base') base = whole(attribute(element, 'href'), base) ?? base;
     else if (tagName === 'title' && found.title === '') found.title = textOf(element).trim().slice(0, 200);
@@ -32,27 +30,10 @@ export function pageSheets(page: string, address: string): PageSheets {
   return found;
 }
 
-/** Every element of a document in order; a loop, since a page may be nested deeper than calls can be. */
-function* elementsOf(document: DefaultTreeAdapterTypes.Document): Generator<Element> {
-  const open: DefaultTreeAdapterTypes.Node[] = [document];
-  for (let node = open.pop(); node; node = open.pop()) {
-    if (defaultTreeAdapter.isElementNode(node)) yield node;
-    if ('childNodes' in node) open.push(...node.childNodes.toReversed());
-  }
-}
-
 function isSheet(link: Element): boolean {
   const rel = attribute(link, 'rel').toLowerCase().split(/\s+/);
   const media = attribute(link, 'media').toLowerCase();
   return rel.includes('stylesheet') && !rel.includes('alternate') && !media.includes('print');
-}
-
-function attribute(element: Element, name: string): string {
-  return element.attrs.find((one) => one.name === name)?.value ?? '';
-}
-
-function textOf(element: Element): string {
-  return element.childNodes.map((node) => (defaultTreeAdapter.isTextNode(node) ? node.value : '')).join('');
 }
 
 function whole(address: string, base: string): string | null {

@@ -1,12 +1,10 @@
-import type { FoundLook, PageSheets } from '@ivy/formats';
-import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
-import { Piscina } from 'piscina';
+import type { FoundLook } from '@ivy/formats';
+import { Inject, Injectable } from '@nestjs/common';
 import { fetchOutside } from '../../outside/fetch-outside.js';
-import { reachToken } from '../../outside/outside.module.js';
+import { PageReader } from '../../outside/page-reader.js';
+import { reachToken } from '../../outside/reach-token.js';
 import type { Reach } from '../../outside/reach.js';
 import { Problem } from '../../problem/problem.js';
-import { fromRoot } from '../../shared/paths.js';
-import type { MatchTask } from './match-worker.js';
 
 /** What of a page's look can be taken over. */
 export interface Match {
@@ -22,32 +20,22 @@ export interface Match {
 
 /** Bytes of a page, and of one sheet; milliseconds for all of it; sheets. */
 const most = { page: 4_000_000, sheet: 2_000_000, time: 15_000, sheets: 16 };
-/** Pages read at once; milliseconds one may take to be read. */
+/** Pages read at once. */
 const atOnce = 4;
-const patience = 10_000;
 
 /** Reads pages for what they look like. */
 @Injectable()
-export class MatchesService implements OnModuleDestroy {
-  readonly #pool = new Piscina({
-    filename: fromRoot('apps', 'server', 'dist', 'studio', 'match', 'match-worker.js'),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 10_000,
-    resourceLimits: { maxOldGenerationSizeMb: 300 },
-    execArgv: [],
-  });
+export class MatchesService {
   #running = 0;
 
-  constructor(@Inject(reachToken) private readonly reach: Reach) {}
-
-  async onModuleDestroy(): Promise<void> {
-    await this.#pool.destroy();
-  }
+  constructor(
+    @Inject(reachToken) private readonly reach: Reach,
+    private readonly reader: PageReader,
+  ) {}
 
   /** What rules that were pasted make. */
   async ofRules(rules: string): Promise<Match> {
-    const found = await this.#read<FoundLook[]>({ sheets: [rules] });
+    const found = await this.reader.lookOf([rules]);
     return { page: null, title: '', sheets: 1, missed: [], found };
   }
 
@@ -75,7 +63,7 @@ export class MatchesService implements OnModuleDestroy {
         `${new URL(page.address).host} sent no page, but ${page.type || 'something else'}.`,
       );
     }
-    const { title, sheets } = await this.#read<PageSheets>({ page: page.text, address: page.address });
+    const { title, sheets } = await this.reader.sheetsOf(page.text, page.address);
     const missed: Match['missed'] = [];
     const rules = await Promise.all(
       sheets.slice(0, most.sheets).map(async (sheet) => {
@@ -90,20 +78,7 @@ export class MatchesService implements OnModuleDestroy {
       }),
     );
     const read = rules.filter((one) => one !== '');
-    const found = await this.#read<FoundLook[]>({ sheets: read });
+    const found = await this.reader.lookOf(read);
     return { page: page.address, title, sheets: read.length, missed, found };
-  }
-
-  async #read<T>(task: MatchTask): Promise<T> {
-    const signal = AbortSignal.timeout(patience);
-    try {
-      return (await this.#pool.run(task, { signal })) as T;
-    } catch {
-      throw new Problem(
-        422,
-        'page-too-large',
-        'That takes too long or too much memory to read. Paste a smaller part of it.',
-      );
-    }
   }
 }

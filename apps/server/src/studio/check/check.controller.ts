@@ -1,0 +1,67 @@
+import { parameterNames } from '@ivy/core';
+import { Controller, Get, Inject, Param, Query, Req } from '@nestjs/common';
+import { ApiQuery, ApiTags } from '@nestjs/swagger';
+import type { FastifyRequest } from 'fastify';
+import { Answers, Refuses } from '../../api/describe.js';
+import { LensCache, type CachedLens } from '../../delivery/lens-cache.js';
+import { doorsToken, type Doors } from '../../doors/doors.js';
+import { fetchOutside } from '../../outside/fetch-outside.js';
+import { PageReader } from '../../outside/page-reader.js';
+import { reachToken } from '../../outside/reach-token.js';
+import type { Reach } from '../../outside/reach.js';
+import { Problem } from '../../problem/problem.js';
+import { checkPage, type CheckFinding } from './check-page.js';
+
+/** Bytes of a page, and milliseconds until it is there. */
+const most = { bytes: 4_000_000, time: 15_000 };
+
+/** What of an installation stands on a page. */
+@ApiTags('lenses')
+@Controller('api/v1/lenses/:slug/check')
+export class CheckController {
+  constructor(
+    private readonly lenses: LensCache,
+    private readonly reader: PageReader,
+    @Inject(reachToken) private readonly reach: Reach,
+    @Inject(doorsToken) private readonly doors: Doors,
+  ) {}
+
+  @Get()
+  @ApiQuery({ name: 'page', description: 'Address of the page.', schema: { type: 'string' } })
+  @Answers('CheckFinding', { of: 'list', says: 'What stands and what does not, what to do first at the top.' })
+  @Refuses({ 422: ['bad-page', 'page-failed', 'page-private', 'page-slow', 'page-too-large'] })
+  async check(
+    @Param('slug') slug: string,
+    @Query('page') page: unknown,
+    @Req() request: FastifyRequest,
+  ): Promise<CheckFinding[]> {
+    const lens = await this.#lens(slug);
+    const address = typeof page === 'string' ? page.slice(0, 2000) : '';
+    const signal = AbortSignal.timeout(most.time);
+    const accept = 'text/html,application/xhtml+xml;q=0.9,*/*;q=0.1';
+    const fetched = await fetchOutside(address, this.reach, { bytes: most.bytes, signal, accept });
+    if (!/html/i.test(fetched.type)) {
+      throw new Problem(
+        422,
+        'bad-page',
+        `${new URL(fetched.address).host} sent no page, but ${fetched.type || 'something else'}.`,
+      );
+    }
+    const facts = await this.reader.factsOf(fetched.text, fetched.address);
+    const policies = [...(fetched.policy === '' ? [] : fetched.policy.split(/,\s*/)), ...facts.policies];
+    const studio = this.doors.publicUrl ?? `${request.protocol}://${request.host}`;
+    const { lens: config, release } = lens;
+    const installed = { slug, release, origins: config.origins, names: [...parameterNames(config).keys()] };
+    return checkPage(facts, { address: fetched.address, policies }, installed, studio);
+  }
+
+  /** The release, or the draft of a lens that has none yet. */
+  async #lens(slug: string): Promise<CachedLens> {
+    try {
+      return await this.lenses.of(slug, 'release');
+    } catch (error) {
+      if (error instanceof Problem && error.code === 'not-released') return this.lenses.of(slug, 'draft');
+      throw error;
+    }
+  }
+}

@@ -1,0 +1,93 @@
+import { ApiProblem, type CheckFinding } from '@ivy/client';
+import { Check, TriangleAlert } from 'lucide-react';
+import { useState, type FormEvent } from 'react';
+import { api } from '../api/api.js';
+
+/** Looks at a page for what of an installation stands there: what to do first, with the very line, and then what holds. */
+export function CheckPage({ slug }: { slug: string }) {
+  const [page, setPage] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [found, setFound] = useState<CheckFinding[] | null>(null);
+  const [problem, setProblem] = useState('');
+  const check = async (event: FormEvent) => {
+    event.preventDefault();
+    const given = page.trim();
+    if (given === '') return setProblem('Give the address of a page.');
+    setBusy(true);
+    setProblem('');
+    try {
+      const address = /^[a-z][a-z0-9+.-]*:/i.test(given) ? given : `https://${given}`;
+      const query = new URLSearchParams({ page: address }).toString();
+      const response = await api.fetch(`/api/v1/lenses/${encodeURIComponent(slug)}/check?${query}`);
+      setFound((await response.json()) as CheckFinding[]);
+    } catch (error) {
+      setFound(null);
+      setProblem(error instanceof ApiProblem ? error.message : 'There is no connection to the server. Try again.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  const holding = found?.filter(({ ok }) => ok) ?? [];
+  const faults = found?.filter(({ ok }) => !ok) ?? [];
+  return (
+    <section className="section" aria-label="Check a page">
+      <h2 className="serif text-[16.5px] font-semibold">Check a page</h2>
+      <p className="mt-0.5 text-[13px] text-ink-2">Where it should stand: what is there, and what was forgotten.</p>
+      <form className="mt-2 flex gap-2" onSubmit={(event) => void check(event)}>
+        <input
+          className="field !h-[30px] min-w-0 flex-1"
+          inputMode="url"
+          aria-label="Address of the page to check"
+          placeholder="https://example.org/news"
+          value={page}
+          maxLength={2000}
+          spellCheck={false}
+          onChange={(event) => setPage(event.target.value)}
+        />
+        <button type="submit" className="button" disabled={busy}>
+          {busy ? 'Looking…' : 'Check'}
+        </button>
+      </form>
+      <div aria-live="polite">
+        {problem !== '' && <p className="mt-2 bg-bad-soft px-2.5 py-1.5 text-bad">{problem}</p>}
+        {found && (
+          <>
+            <p className="mt-3 flex items-baseline gap-1.5">
+              <b className="serif text-[19px] font-semibold">{holding.length}</b>
+              <span className="text-ink-2">of {found.length} hold</span>
+            </p>
+            <ol className="mt-1">
+              {faults.map((one, i) => (
+                <Fault key={one.code} finding={one} at={i + 1} />
+              ))}
+            </ol>
+            <ul className="mt-2 grid gap-0.5 text-[13px] text-ink-2">
+              {holding.map(({ code, text }) => (
+                <li key={code} className="flex items-baseline gap-2">
+                  <Check size={13} className="shrink-0 translate-y-[2px] text-ivy" aria-label="Holds" /> {text}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Fault({ finding: { text, mend }, at }: { finding: CheckFinding; at: number }) {
+  return (
+    <li className="border-t border-rule py-2">
+      <p className="flex gap-2 font-semibold text-rust">
+        <TriangleAlert size={15} className="mt-0.5 shrink-0" aria-label={`To do ${at}`} /> {text}
+      </p>
+      {/^[<C]/.test(mend) ? (
+        <code className="mono mt-1 block overflow-x-auto border border-rule bg-sunk px-2 py-1 text-[11.5px] break-all">
+          {mend}
+        </code>
+      ) : (
+        <p className="mt-0.5 text-[13px] text-ink-2">{mend}</p>
+      )}
+    </li>
+  );
+}
