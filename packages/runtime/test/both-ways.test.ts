@@ -153,7 +153,7 @@ const card = {
     { show: 'date', field: 'day' },
     { show: 'number', field: 'minutes', words: 'min', icon: 'clock' },
     { show: 'reading-time', from: 'summary', icon: 'book' },
-    { show: 'picture', field: 'picture', width: 900, sizes: [{ field: 'small', width: 300 }] },
+    { show: 'picture', field: 'picture', whenEmpty: 'drawing', width: 900, sizes: [{ field: 'small', width: 300 }] },
     { show: 'yes-no', field: 'open' },
   ],
 };
@@ -286,6 +286,7 @@ function treeOf(root: HTMLElement): unknown {
       all(one, 'a').map(linkOf),
       all(one, 'mark').map(words),
       all(one, '.ivy-icon').map((icon) => icon.dataset.icon),
+      all(one, '.ivy-picture').map((picture) => 'missing' in picture.dataset),
       all(one, 'img').map((picture) => ['src', 'srcset', 'sizes', 'alt'].map((name) => picture.getAttribute(name))),
       all(one, 'time').map((time) => time.getAttribute('datetime')),
     ]),

@@ -194,3 +194,10 @@ test('a mark stands among the words where the card has it there, and else in the
   expect([apart.marksApart, apart.mark?.on]).toEqual([true, true]);
   expect(viewOf([{ show: 'mark' as const }], {}).rows).toHaveLength(1);
 });
+
+test('where a post has no picture the words move up, or a drawing stands in its place', () => {
+  const part = { show: 'picture' as const, field: 'image' };
+  expect(viewOf([part], {}).pictures).toEqual([]);
+  const drawn = viewOf([{ ...part, whenEmpty: 'drawing' as const, aspect: '1/1' as const }], {});
+  expect(drawn.pictures).toMatchObject([{ address: null, sizes: null, aspect: '1/1', at: [0] }]);
+});

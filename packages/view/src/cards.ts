@@ -40,7 +40,8 @@ type RowContent =
 export type CardRow = RowContent & { at: number[] };
 
 export interface PictureView {
-  address: string;
+  /** Null where a drawing stands in for it. */
+  address: string | null;
   /** The same picture at other widths, and how wide it is drawn, as HTML has them; null for one alone. */
   sizes: { srcset: string; sizes: string } | null;
   /** Empty where the words beside it say what is to be seen. */
@@ -91,7 +92,10 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
   const isList = arrangement === 'list';
   const fits = ({ show }: CardPart) =>
     show === 'picture' ? !isList && picture !== 'none' : show !== 'text' || !isList;
-  const has = (part: CardPart) => (part.show === 'mark' ? canMark : valueOf(part, item) !== undefined);
+  const has = (part: CardPart) => {
+    if (part.show === 'mark') return canMark;
+    return valueOf(part, item) !== undefined || (part.show === 'picture' && part.whenEmpty === 'drawing');
+  };
   const parts = settings.card.filter((part) => fits(part) && has(part));
   const pictures = parts.filter((part) => part.show === 'picture');
   // in a table each part has a cell of its own
@@ -122,10 +126,11 @@ function cardView(item: Item, shown: Shown, soon: boolean, canMark: boolean): Ca
 
 /** A picture of a post; null where it has none that a page should show. */
 function pictureView(part: CardPartOf<'picture'>, item: Item, { settings, resolve }: Shown): PictureView | null {
-  const address = resolve(plain(valueOf(part, item)!));
-  if (address === null) return null;
+  const value = valueOf(part, item);
+  const address = value === undefined ? null : resolve(plain(value));
+  if (address === null && part.whenEmpty === 'nothing') return null;
   const alt = part.alt === '' ? undefined : own(item.fields, part.alt);
-  const bare = part.width > 0 ? [`${address} ${part.width}w`] : [];
+  const bare = part.width > 0 && address !== null ? [`${address} ${part.width}w`] : [];
   const others = part.sizes.flatMap(({ field, width }) => {
     const value = own(item.fields, field);
     const other = value === undefined ? null : resolve(plain(value));

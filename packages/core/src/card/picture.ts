@@ -12,6 +12,8 @@ const shape = object({
   place: withDefault(choice('top', 'side'), () => 'top' as const),
   /** The field that says what is to be seen; empty where the title beside it says enough. */
   alt: withDefault(text({ max: 120 }), () => ''),
+  /** Where a post has none: nothing, so that the words move up, or a quiet drawing in its place. */
+  whenEmpty: withDefault(choice('nothing', 'drawing'), () => 'nothing' as const),
   /** Pixels that it is wide, where other sizes are there; 0 where nobody knows. */
   width: withDefault(whole(0, 20_000), () => 0),
   /** Fields that have the same picture at other widths, so that a page fetches the one that fits. */

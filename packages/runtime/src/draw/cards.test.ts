@@ -57,3 +57,11 @@ test('a post without a value in a field called like what every object has shows 
   const page = drawn({ fields: { title: 'Tern', constructor: [{ slug: 'smith', label: 'Smith' }] } });
   expect(page.querySelector('.ivy-terms')!.textContent.trim()).toBe('Smith');
 });
+
+test('a picture that can’t be loaded leaves no broken sign: a drawing stands in its place', () => {
+  const page = drawn({ fields: { image: '/gone.jpg', title: 'Tern' } });
+  const picture = page.querySelector<HTMLElement>('.ivy-picture')!;
+  expect('missing' in picture.dataset).toBe(false);
+  picture.querySelector('img')!.dispatchEvent(new Event('error'));
+  expect('missing' in picture.dataset).toBe(true);
+});

@@ -113,7 +113,7 @@ export function drawPicture({ address, sizes, alt, aspect, fit, at }: PictureVie
   const picture = html`<img
     sizes=${sizes?.sizes ?? nothing}
     srcset=${sizes?.srcset ?? nothing}
-    src=${address}
+    src=${address!}
     alt=${alt}
     loading=${card.soon ? 'eager' : 'lazy'}
     decoding="async"
@@ -121,8 +121,10 @@ export function drawPicture({ address, sizes, alt, aspect, fit, at }: PictureVie
     height="180"
     style="object-fit:${fit}"
     fetchpriority=${card.soon ? nothing : 'low'}
+    @error=${({ target }: Event) => (target as Element).closest('.ivy-picture')?.toggleAttribute('data-missing', true)}
   />`;
-  return html`<div class="ivy-picture" data-at=${at.join()} style="aspect-ratio:${aspect}">
-    ${card.leads === 'title' ? link(card, picture, 'picture') : picture}
+  const isMissing = address === null;
+  return html`<div class="ivy-picture" ?data-missing=${isMissing} data-at=${at.join()} style="aspect-ratio:${aspect}">
+    ${isMissing ? nothing : card.leads === 'title' ? link(card, picture, 'picture') : picture}
   </div>`;
 }

@@ -47,8 +47,14 @@ export function drawPicture({ address, sizes, alt, aspect, fit, at }: PictureVie
     height="180"
     style="object-fit:${fit}"
   />`;
-  return html`<div class="ivy-picture" data-at="${at.join()}" style="aspect-ratio:${aspect}">
-    ${card.leads === 'title' ? link(card, picture, 'picture') : picture}
+  const isMissing = address === null;
+  return html`<div
+    class="ivy-picture"
+    ${isMissing && html` data-missing`}
+    data-at="${at.join()}"
+    style="aspect-ratio:${aspect}"
+  >
+    ${isMissing ? false : card.leads === 'title' ? link(card, picture, 'picture') : picture}
   </div>`;
 }
 

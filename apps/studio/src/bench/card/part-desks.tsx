@@ -61,6 +61,15 @@ export const partDesks: { [K in PartName]: PartDesk<CardPartOf<K>> } = {
           value={part.alt}
           onPick={(alt) => onChange({ alt })}
         />
+        <Choice
+          label="Where a post has none"
+          choices={[
+            ['nothing', 'the words move up'],
+            ['drawing', 'a quiet drawing'],
+          ]}
+          value={part.whenEmpty}
+          onPick={(whenEmpty) => onChange({ whenEmpty })}
+        />
         <PictureSizes part={part} fields={fields} onChange={onChange} />
       </>
     ),
