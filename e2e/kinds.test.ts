@@ -208,6 +208,13 @@ test('days: a preset, a year typed alone, and a thumb moved by keys', async () =
   await from.sendKeys('2025', Key.ENTER);
   await browser.untilSearch('?observed=2025-01-01/2026-05-31');
   await from.clear();
+  // an open end is a choice too: what comes of it is drawn before one types on
+  await browser.untilSearch('?observed=../2026-05-31');
+  await browser.until('it is drawn', () =>
+    browser.run<boolean>(
+      'return document.querySelector(".ivy-results-body").ariaBusy === "false" && !document.querySelector("[data-moving]")',
+    ),
+  );
   await from.sendKeys('soon', Key.ENTER);
   expect(await from.getAttribute('aria-invalid')).toBe('true');
   await (await browser.find('[data-facet=observed] .ivy-thumb[data-end=to]')).sendKeys(Key.ARROW_LEFT);
