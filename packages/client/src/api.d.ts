@@ -483,6 +483,15 @@ export interface components {
     CacheFigures: core.CacheFigures;
     /** @description A part of a card: what its shape says, with every default filled in. */
     CardPart: core.CardPart;
+    /** @description One thing of an installation that stands or does not. */
+    CheckFinding: {
+      /** @description Stable: what programs go by. */
+      code: string;
+      ok: boolean;
+      text: string;
+      /** @description What to do, with the very line where there is one; '' where it stands. */
+      mend: string;
+    };
     /** @description An answer for a page that has its frame already: the same, without a word that it knows. */
     CompactAnswer: core.CompactAnswer;
     /** @description What an answer holds of a facet whose frame is known, beside what is chosen. */
@@ -670,15 +679,6 @@ export interface components {
       whole: boolean;
     };
     Option: core.Option;
-    /** @description One thing of an installation that stands or does not. */
-    CheckFinding: {
-      /** @description Stable: what programs go by. */
-      code: string;
-      ok: boolean;
-      text: string;
-      /** @description What to do, with the very line where there is one; '' where it stands. */
-      mend: string;
-    };
     /** @description How a listing lies at each width, all worked out: what a page needs of it besides its sheet. */
     PageLook: core.PageLook;
     /** @description What a page asks for: an answer without what it knows already, and, where it does not know that yet, all of it. */

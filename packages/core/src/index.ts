@@ -87,6 +87,8 @@ export * from './text/clean-text.js';
 export * from './text/fill.js';
 export * from './text/own.js';
 export * from './text/safe-address.js';
+export * from './text/loose.js';
+export * from './text/page-order.js';
 export * from './text/slug.js';
 export * from './why/dead-ends.js';
 export * from './why/explain.js';

@@ -1,6 +1,5 @@
-import { encodePart, splitAddress } from '@ivy/core';
+import { encodePart, loose, splitAddress } from '@ivy/core';
 import type { Facet, Setup } from './setup.js';
-import { loose } from './notes.js';
 
 /** What of a page's address is the list's, as the engine reads it; and the parameters that are others'. */
 export interface Split {

@@ -1,3 +1,4 @@
+import { repeated, skippedLevel } from '@ivy/core';
 import type { ListReport } from './own-list.js';
 
 /** One thing of a page that holds or does not. */
@@ -55,8 +56,10 @@ export function findingsOf(
     for (const note of notes) say(false, `${list}: ${note}`, '');
   }
   for (const name of strange) say(false, `“${name}” is no attribute that is read`, 'See the list of attributes.');
-  for (const id of twiceIn(page)) say(false, `The id “${id}” stands twice on the page`, 'Give one of them another.');
-  const skipped = skippedHeading(page);
+  const ids = [...page.querySelectorAll('[id]')].map(({ id }) => id);
+  for (const id of repeated(ids)) say(false, `The id “${id}” stands twice on the page`, 'Give one of them another.');
+  const headings = [...page.querySelectorAll('h1, h2, h3, h4, h5, h6')];
+  const skipped = skippedLevel(headings.map(({ tagName }) => Number(tagName[1])));
   say(
     skipped === null,
     skipped === null
@@ -69,22 +72,6 @@ export function findingsOf(
 
 function count(n: number, noun: string): string {
   return `${n} ${noun}${n === 1 ? '' : 's'}`;
-}
-
-function twiceIn(page: Document): string[] {
-  const ids = [...page.querySelectorAll('[id]')].map(({ id }) => id);
-  return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
-}
-
-/** Levels of the first heading that leaves one out, after the one before it; null where none does. */
-function skippedHeading(page: Document): [number, number] | null {
-  let before = 0;
-  for (const { tagName } of page.querySelectorAll('h1, h2, h3, h4, h5, h6')) {
-    const level = Number(tagName[1]);
-    if (before > 0 && level > before + 1) return [before, level];
-    before = level;
-  }
-  return null;
 }
 
 const rules = `

@@ -1,5 +1,5 @@
-import type { FieldType, RawRecord } from '@ivy/core';
-import { meant, type Notes } from './notes.js';
+import { meant, type FieldType, type RawRecord } from '@ivy/core';
+import type { Notes } from './notes.js';
 
 /** The items of a list as they stand on the page, with what is marked in them. */
 export interface Items {

@@ -1,4 +1,4 @@
-import { fold } from '@ivy/core';
+import { loose } from '@ivy/core';
 
 /** What to say to whoever builds the page, once each. */
 export class Notes {
@@ -11,18 +11,6 @@ export class Notes {
     this.said.push(words);
     console.warn(`Ivy Lens, list “${this.list}”: ${words}`);
   }
-}
-
-/** A name as it is compared where its writing may differ: no case, no accents, no spaces or signs. */
-export function loose(name: string): string {
-  return fold(name).replace(/[^\p{L}\p{N}]+/gu, '');
-}
-
-/** The name that a name means: itself, or the one that differs by case, spaces and signs alone; null for none. */
-export function meant(name: string, there: readonly string[]): string | null {
-  if (there.includes(name)) return name;
-  const wanted = loose(name);
-  return there.find((one) => loose(one) === wanted) ?? null;
 }
 
 /** The nearest of some names, for a hint; '' where none is near. */

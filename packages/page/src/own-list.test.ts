@@ -91,7 +91,10 @@ test('days, words and orders; an order moves the items, and none puts them back'
   await page.type('[name=q]', 'slip');
   expect(page.shown).toEqual(['Slipway shut']);
   await page.press('[type=reset]');
-  expect([page.shown, page.element<HTMLInputElement>('[name=q]').value]).toEqual([notices.map(([, title]) => title), '']);
+  expect([page.shown, page.element<HTMLInputElement>('[name=q]').value]).toEqual([
+    notices.map(([, title]) => title),
+    '',
+  ]);
 });
 
 test('an address that a form sent without the script, and one that was shared, say the same', async () => {

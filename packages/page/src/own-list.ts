@@ -5,7 +5,7 @@ import { controlsOf, isChosen, type Controls } from './controls.js';
 import { Pager, showChips, showChoices, showClears, showItems, showNumbers } from './draw.js';
 import { itemsIn, readItems } from './items.js';
 import { Notes } from './notes.js';
-import { followPages, goesOn } from './pages.js';
+import { followPages, goesOn, type Followed } from './pages.js';
 import { setUp, type Facet, type Setup } from './setup.js';
 
 /** What a list has, as the check of a page tells it. */
@@ -34,7 +34,9 @@ export class OwnList {
   #pager: Pager | undefined;
   #typing = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
-  #followed = false;
+  #others: Followed | undefined;
+  /** Items a page has, where the page has pages; else 0. */
+  #pageSize = 0;
   readonly #stops = new AbortController();
   readonly #mutations = new MutationObserver(() => this.#reread());
 
@@ -56,7 +58,7 @@ export class OwnList {
     ];
     const [now, before] = [count(controlsOf(this.name)), count(this.#controls)];
     if (now.length === before.length && now.every((one, i) => one === before[i])) return;
-    this.#make(this.#followed ? this.setup.lens.paging.size : 0);
+    this.#make();
     this.#load();
   }
 
@@ -101,7 +103,7 @@ export class OwnList {
   }
 
   set query(address: string) {
-    if (this.setup) void this.#go(readAddress(address, this.setup).own, 'push');
+    if (this.setup) this.#go(readAddress(address, this.setup).own, 'push');
   }
 
   async #start(): Promise<void> {
@@ -117,7 +119,8 @@ export class OwnList {
       this.list.dataset.ivyState = 'ready';
     } catch (error) {
       if (this.#stops.signal.aborted) return;
-      // the page is as good as it was without us
+      // the page is as good as it was without us, its form too
+      this.stop();
       this.list.dataset.ivyState = 'failed';
       for (const item of this.#items) item.hidden = false;
       this.notes.say(`it could not be read: ${(error as Error).message}`);
@@ -128,30 +131,35 @@ export class OwnList {
 
   /** Puts the items of the other pages with those of this one. */
   async #follow(): Promise<void> {
-    const size = this.#items.length;
-    const followed = await followPages(this.name, this.#stops.signal, () => {});
-    if (!followed.isWhole)
-      this.notes.say('not every page of it could be read; what is chosen is chosen from those that were.');
-    this.#followed = followed.pages > 0;
-    const [first] = this.#items;
-    for (const item of [...followed.before, ...followed.behind]) item.hidden = true;
-    first?.before(...followed.before);
-    this.#items.at(-1)?.after(...followed.behind);
-    this.#items = [...followed.before, ...this.#items, ...followed.behind];
-    this.#make(
-      followed.pages > 0 ? Math.max(size, followed.before.length > 0 ? sizeOfPage(followed.before, size) : size) : 0,
-    );
+    const own = this.#items.length;
+    this.#others = await followPages(this.name, this.#stops.signal);
+    const { pages, size, isWhole } = this.#others;
+    if (!isWhole) this.notes.say('not every page of it could be read; what is chosen is chosen from those that were.');
+    this.#pageSize = pages > 0 ? Math.max(own, size) : 0;
+    this.#putOthers();
+    this.#make();
     this.#load();
   }
 
+  /** Has the items of other pages stand where they belong, out of sight until an answer shows them. */
+  #putOthers(): void {
+    const { before = [], behind = [] } = this.#others ?? {};
+    const own = itemsIn(this.list).filter((item) => !before.includes(item) && !behind.includes(item));
+    for (const item of [...before, ...behind]) item.hidden = true;
+    if (own.length === 0) this.list.append(...before, ...behind);
+    own[0]?.before(...before);
+    own.at(-1)?.after(...behind);
+    this.#items = [...before, ...own, ...behind];
+  }
+
   /** Makes what answers of what the page has now. */
-  #make(ownSize = 0): void {
+  #make(): void {
     const { ivySize, ivyPrefix = '' } = this.list.dataset;
     this.#controls = controlsOf(this.name);
     if (this.#controls.forms.length === 0)
       this.notes.say(`nothing drives it. Put data-ivy-for="${this.name}" on a form.`);
     const more = document.querySelector(`[data-ivy-more="${CSS.escape(this.name)}"]`) !== null;
-    const size = Number(ivySize) > 0 ? Math.floor(Number(ivySize)) : ownSize;
+    const size = Number(ivySize) > 0 ? Math.floor(Number(ivySize)) : this.#pageSize;
     this.setup = setUp(
       readItems(this.#items, this.notes),
       this.#controls,
@@ -196,7 +204,7 @@ export class OwnList {
       (event) => {
         if (!driven(event)) return;
         event.preventDefault();
-        void this.#go('', 'push');
+        this.#go('', 'push');
       },
       { signal },
     );
@@ -225,7 +233,7 @@ export class OwnList {
 
   #clear(control: string): void {
     const facet = this.setup?.facets.find(({ group }) => group.name === control);
-    void this.#go(control === '' ? '' : this.#without(facet), 'push');
+    this.#go(control === '' ? '' : this.#without(facet), 'push');
   }
 
   #without(facet: Facet | undefined): string {
@@ -247,7 +255,7 @@ export class OwnList {
     if (!this.setup) return;
     const isOn = (facet: Facet, value: string) =>
       facet.choices.some((choice) => choice.value === value && isChosen(choice));
-    void this.#go(addressOfControls(this.setup, this.#controls.sort, isOn), how);
+    this.#go(addressOfControls(this.setup, this.#controls.sort, isOn), how);
   }
 
   #turn(page: number): void {
@@ -328,7 +336,7 @@ export class OwnList {
     showClears(this.#controls.forms, chosen);
     const more = document.querySelector<HTMLElement>(`[data-ivy-more="${CSS.escape(name)}"]`);
     if (more) more.hidden = answer.page >= answer.pages;
-    if (this.#followed || this.list.dataset.ivySize) {
+    if (this.#pageSize > 0 || this.list.dataset.ivySize) {
       this.#pager?.draw(
         answer.page,
         answer.pages,
@@ -363,13 +371,9 @@ export class OwnList {
   /** A page that draws its list anew is read anew, and stands as its address says. */
   #reread(): void {
     this.#mutations.disconnect();
-    const items = itemsIn(this.list);
-    const kept = new Set(items);
-    // items of other pages are ours to keep, as long as they are in the list
-    const isSame = items.length === this.#items.length && this.#items.every((item) => kept.has(item));
-    if (!isSame) this.#items = items;
-    const size = this.setup!.lens.paging.size;
-    this.#make(this.#followed ? size : 0);
+    // what came from other pages may have gone with what was there
+    this.#putOthers();
+    this.#make();
     this.#ask(this.#own);
   }
 
@@ -378,10 +382,4 @@ export class OwnList {
       new CustomEvent(what, { bubbles: true, detail: { query: this.query, answer: this.answer } }),
     );
   }
-}
-
-/** Items a page has, told by those before this one: a last page may have fewer. */
-function sizeOfPage(before: readonly HTMLElement[], own: number): number {
-  for (let size = own; size <= before.length; size++) if (before.length % size === 0) return size;
-  return before.length;
 }

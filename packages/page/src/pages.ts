@@ -8,7 +8,9 @@ export interface Followed {
   before: HTMLElement[];
   behind: HTMLElement[];
   pages: number;
-  /** Whether a page could not be read, or there are more than are followed. */
+  /** Items of the fullest of them: a last page may have fewer. */
+  size: number;
+  /** False where a page could not be read, or there are more than are followed. */
   isWhole: boolean;
 }
 
@@ -27,16 +29,9 @@ export function goesOn(name: string): boolean {
   return (['next', 'prev'] as const).some((rel) => neighbour(document, name, rel, location.href) !== null);
 }
 
-/**
- * Reads the other pages of a list, one after the other, so that what is chosen is chosen from all of it.
- * @param onPage  called with how many pages were read
- */
-export async function followPages(
-  name: string,
-  signal: AbortSignal,
-  onPage: (pages: number) => void,
-): Promise<Followed> {
-  const followed: Followed = { before: [], behind: [], pages: 0, isWhole: true };
+/** Reads the other pages of a list, one after the other, so that what is chosen is chosen from all of it. */
+export async function followPages(name: string, signal: AbortSignal): Promise<Followed> {
+  const followed: Followed = { before: [], behind: [], pages: 0, size: 0, isWhole: true };
   const seen = new Set([location.href.split('#')[0]!]);
   for (const rel of ['next', 'prev'] as const) {
     let url = neighbour(document, name, rel, location.href);
@@ -55,7 +50,8 @@ export async function followPages(
       const items = itemsIn(list).map((item) => withWholeAddresses(document.importNode(item, true), url!));
       if (rel === 'next') followed.behind.push(...items);
       else followed.before.unshift(...items);
-      onPage(++followed.pages);
+      followed.pages++;
+      followed.size = Math.max(followed.size, items.length);
       url = neighbour(page, name, rel, url);
     }
   }

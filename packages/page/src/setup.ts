@@ -2,6 +2,8 @@ import {
   buildIndex,
   dayOrders,
   discoverFields,
+  loose,
+  meant,
   plainField,
   PostReader,
   readLens,
@@ -15,7 +17,7 @@ import {
 } from '@ivy/core';
 import { choicesOf, type Choice, type Controls, type Group } from './controls.js';
 import type { Items } from './items.js';
-import { hint, loose, meant, type Notes } from './notes.js';
+import { hint, type Notes } from './notes.js';
 
 /** A group of controls and the facet it is. */
 export interface Facet {

@@ -4,6 +4,7 @@ import type { Lens } from './lens.js';
 import { isLanguage, isZone } from './locale.js';
 import { hasTerms, type Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
+import { meant } from '../text/loose.js';
 import { isInherited } from '../text/own.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
 
@@ -19,7 +20,7 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
   const problems: ShapeProblem[] = [];
   const needsField = (key: string, pointer: string) => {
     if (byKey.has(key)) return;
-    const near = nearestKey(key, [...byKey.keys()]);
+    const near = meant(key, [...byKey.keys()]);
     const hint = near ? `; did you mean “${near}”?` : '';
     problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
   };
@@ -111,10 +112,4 @@ function nameClashes(lens: Lens): ShapeProblem[] {
     sortKeys.add(option.key);
   });
   return problems;
-}
-
-/** The key that differs only in case, spaces or punctuation, if there is one. */
-function nearestKey(key: string, keys: readonly string[]): string | undefined {
-  const bare = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
-  return keys.find((other) => bare(other) === bare(key));
 }

@@ -1,10 +1,5 @@
 import { placedAt, type Look } from './look.js';
-import { spanNames, type Placed } from './placing.js';
-
-/** CSS pixels that facets beside cards take, with the room between. */
-const besideFacets = 296;
-/** What a card takes at least, with the room beside it. */
-const leastCard = 244;
+import { cardsAcross, facetsBeside, spanNames, type Placed } from './placing.js';
 
 /**
  * How wide the pictures of a look are drawn at each width of the window, as the attribute `sizes` of HTML says it. The
@@ -24,12 +19,12 @@ export function pictureSizes(look: Look): string {
 }
 
 /** @param from  CSS pixels from which the span reaches: as many cards as fit there are in a row */
-function sizeAt({ arrangement, facets, columns, picture, exact }: Placed, from: number): string {
+function sizeAt(placed: Placed, from: number): string {
+  const { arrangement, facets, picture } = placed;
   if (arrangement === 'table') return '64px';
-  const taken = facets === 'side' ? besideFacets : 0;
+  const taken = facets === 'side' ? facetsBeside : 0;
   const isRows = arrangement.startsWith('rows');
-  const fitting = exact ? columns : Math.min(columns, Math.max(1, Math.floor((from - taken) / leastCard)));
-  const across = isRows ? 1 : fitting;
+  const across = isRows ? 1 : cardsAcross(placed, from - taken);
   const share = isRows || picture === 'side' ? 0.3 : 1;
   const parts = [taken === 0 ? '100vw' : `(100vw - ${taken}px)`];
   if (across > 1) parts.push(`/ ${across}`);

@@ -60,6 +60,17 @@ export const spanShape = object({
 });
 export type Span = TypeOf<typeof spanShape>;
 
+/** CSS pixels that a card takes at least, where as many stand in a row as there is room for. */
+const leastCard = 220;
+
+/** Cards that stand in a row in some room, in CSS pixels. */
+export function cardsAcross({ columns, gap, exact }: Pick<Placed, 'columns' | 'gap' | 'exact'>, room: number): number {
+  return exact ? columns : Math.max(1, Math.min(columns, Math.floor((room + gap) / (leastCard + gap))));
+}
+
+/** CSS pixels that facets beside cards take, with the room between. */
+export const facetsBeside = 296;
+
 /** How a listing lies at one width. */
 export type Placed = ObjectOf<typeof placedParts> & {
   /** Whether the cards of a row are as many as said, however narrow they get; else as many as there is room for. */

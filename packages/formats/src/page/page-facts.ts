@@ -1,3 +1,4 @@
+import { repeated, skippedLevel } from '@ivy/core';
 import { defaultTreeAdapter } from 'parse5';
 import { attribute, documentOf, elementsOf } from './elements.js';
 
@@ -26,15 +27,16 @@ const mostLinks = 3000;
  */
 export function pageFacts(page: string, address: string): PageFacts {
   const facts: PageFacts = { scripts: [], elements: [], policies: [], parameters: [], twice: [], skipped: null };
-  const ids = new Map<string, number>();
+  const ids: string[] = [];
+  const levels: number[] = [];
   const parameters = new Set<string>();
   const here = new URL(address);
-  let [level, links] = [0, 0];
+  let links = 0;
   for (const element of elementsOf(documentOf(page))) {
     const { tagName } = element;
     const of = (name: string) => attribute(element, name);
     const id = of('id');
-    if (id !== '') ids.set(id, (ids.get(id) ?? 0) + 1);
+    if (id !== '') ids.push(id);
     if (tagName === 'script' && of('src') !== '' && URL.canParse(of('src'), address))
       facts.scripts.push({ address: new URL(of('src'), address).href, isModule: of('type') === 'module' });
     else if (/^ivy-[a-z]+$/.test(tagName)) {
@@ -45,13 +47,10 @@ export function pageFacts(page: string, address: string): PageFacts {
     else if (/^(input|select|textarea|button)$/.test(tagName) && of('name') !== '' && !isForOwn(element))
       parameters.add(of('name'));
     else if (tagName === 'a' && links++ < mostLinks) for (const name of namesIn(of('href'), here)) parameters.add(name);
-    else if (/^h[1-6]$/.test(tagName)) {
-      const next = Number(tagName[1]);
-      if (level > 0 && next > level + 1) facts.skipped ??= [level, next];
-      level = next;
-    }
+    else if (/^h[1-6]$/.test(tagName)) levels.push(Number(tagName[1]));
   }
-  facts.twice = [...ids].filter(([, times]) => times > 1).map(([id]) => id);
+  facts.twice = repeated(ids);
+  facts.skipped = skippedLevel(levels);
   facts.parameters = [...parameters];
   return facts;
 }

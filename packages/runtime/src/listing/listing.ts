@@ -17,11 +17,8 @@ export type Status = 'loading' | 'ready' | 'failed' | 'gone';
 /** Called whenever there is something to draw: after a choice, an answer, or something else. */
 type Watcher = (what?: 'change' | 'answer') => void;
 
-/** Milliseconds after a choice in which a visitor expects that things move. */
-const expected = 400;
-
-/** Answers kept so that going back draws at once. */
-const answersKept = 20;
+/** Milliseconds after a choice in which things are expected to move; answers kept so that going back draws at once. */
+const [expected, answersKept] = [400, 20] as const;
 
 /**
  * One lens on a page: its settings, its newest answer, and what the visitor has chosen. All elements of one name, prefix
@@ -237,12 +234,12 @@ export class Listing {
   }
 
   /** How it lies at each width; until that is known, as it did when it was last here. */
-  get look(): PageLook {
+  get look(): Settings['look'] {
     return (this.settings ?? this.shape).look;
   }
 
   /** How it lies where it is being drawn. */
-  get placed(): Placed {
+  get placed(): Settings['look'][SpanName] {
     return this.look[this.span];
   }
 

@@ -1,4 +1,4 @@
-import { placedAt, type Look, type SpecimenKind } from '@ivy/core';
+import { cardsAcross, facetsBeside, placedAt, type Look, type SpecimenKind } from '@ivy/core';
 import { spanAt } from '@ivy/view';
 
 /** What a post does to its card, as it is drawn. */
@@ -63,15 +63,14 @@ export function strainWords(kind: SpecimenKind, strain: Strain): { words: string
   return { words: quiet[kind], isFault: false };
 }
 
-/** CSS pixels the live page keeps free at its sides, and what facets beside cards take there. */
+/** CSS pixels the live page keeps free at its sides. */
 const pageSides = 40;
-const facetsBeside = 296;
 
 /** How wide a card of a listing is on a page of some width, in CSS pixels. */
 export function cardWidthAt(look: Look, width: number): number {
-  const { facets, columns, exact, gap, arrangement } = placedAt(look, spanAt(look, width - pageSides));
-  const room = width - pageSides - (facets === 'side' ? facetsBeside : 0);
-  if (arrangement !== 'grid' && arrangement !== 'columns-reversed') return Math.min(room, 420);
-  const fitting = exact ? columns : Math.max(1, Math.min(columns, Math.floor((room + gap) / (220 + gap))));
-  return Math.round((room - (fitting - 1) * gap) / fitting);
+  const placed = placedAt(look, spanAt(look, width - pageSides));
+  const room = width - pageSides - (placed.facets === 'side' ? facetsBeside : 0);
+  if (placed.arrangement !== 'grid' && placed.arrangement !== 'columns-reversed') return Math.min(room, 420);
+  const across = cardsAcross(placed, room);
+  return Math.round((room - (across - 1) * placed.gap) / across);
 }

@@ -17,6 +17,8 @@ const schemes = {
   host: 'as your page',
 } as const;
 
+const shapes = { radius: { label: 'Corners', most: 24 }, border: { label: 'Edges', most: 4 } };
+
 /** How a listing looks: a preset, or the page's own look matched, and every part of it by hand. */
 export function LookWiring({ lens, slug, fields, onEdit }: ResultsProps) {
   const { look } = lens;
@@ -64,29 +66,22 @@ export function LookWiring({ lens, slug, fields, onEdit }: ResultsProps) {
       </Setting>
       <ColoursWiring lens={lens} onEdit={onEdit} />
       <TypeWiring lens={lens} onEdit={onEdit} />
-      <Setting
-        label="Corners"
-        onReset={look.radius === undefined ? null : () => onEdit(setShape(lens, 'radius', null))}
-      >
-        <Slider
-          label="Corners"
-          value={look.radius ?? preset.radius}
-          min={0}
-          max={24}
-          unit="px"
-          onChange={(radius) => onEdit(setShape(lens, 'radius', radius), 'radius')}
-        />
-      </Setting>
-      <Setting label="Edges" onReset={look.border === undefined ? null : () => onEdit(setShape(lens, 'border', null))}>
-        <Slider
-          label="Edges"
-          value={look.border ?? preset.border}
-          min={0}
-          max={4}
-          unit="px"
-          onChange={(border) => onEdit(setShape(lens, 'border', border), 'border')}
-        />
-      </Setting>
+      {(['radius', 'border'] as const).map((name) => (
+        <Setting
+          key={name}
+          label={shapes[name].label}
+          onReset={look[name] === undefined ? null : () => onEdit(setShape(lens, name, null))}
+        >
+          <Slider
+            label={shapes[name].label}
+            value={look[name] ?? preset[name]}
+            min={0}
+            max={shapes[name].most}
+            unit="px"
+            onChange={(value) => onEdit(setShape(lens, name, value), name)}
+          />
+        </Setting>
+      ))}
       <Setting label="Room within" onReset={look.space === 100 ? null : () => onEdit(changeLook(lens, { space: 100 }))}>
         <Slider
           label="Room within"

@@ -14,6 +14,7 @@ export function PresetSpecimen({ preset }: { preset: PresetName }) {
   const line = see(colours.line, ink);
   const isFilled = colours.accent.startsWith('#');
   const round = Math.min(radius, 9);
+  const box = { x: 8, width: 11, height: 11, rx: preset === 'tideline' ? 5.5 : Math.min(2, radius) };
   const bars = [3, 5, 4, 8, 6, 12, 17, 13];
   return (
     <>
@@ -28,15 +29,7 @@ export function PresetSpecimen({ preset }: { preset: PresetName }) {
         <text x="8" y="15" fill={ink} fontWeight="650" fontStyle={preset === 'herbarium' ? 'italic' : 'normal'}>
           {preset === 'lantern' ? 'HABITAT' : 'Habitat'}
         </text>
-        <rect
-          x="8"
-          y="22"
-          width="11"
-          height="11"
-          rx={preset === 'tideline' ? 5.5 : Math.min(2, radius)}
-          fill={isFilled ? accent : 'none'}
-          stroke={isFilled ? accent : ink}
-        />
+        <rect {...box} y="22" fill={isFilled ? accent : 'none'} stroke={isFilled ? accent : ink} />
         <path d="M10.5 27.5l2.2 2.4 4-5" fill="none" stroke={see(colours['on-accent'], ink)} strokeWidth="1.6" />
         <text x="24" y="31.5" fill={isFilled && preset !== 'plain' ? accent : ink} fontWeight="650">
           Mudflat
@@ -44,15 +37,7 @@ export function PresetSpecimen({ preset }: { preset: PresetName }) {
         <text x="120" y="31.5" fill={faint} textAnchor="end">
           38
         </text>
-        <rect
-          x="8"
-          y="38"
-          width="11"
-          height="11"
-          rx={preset === 'tideline' ? 5.5 : Math.min(2, radius)}
-          fill={see(colours.page, 'none')}
-          stroke={line}
-        />
+        <rect {...box} y="38" fill={see(colours.page, 'none')} stroke={line} />
         <text x="24" y="47.5" fill={ink}>
           Reedbed
         </text>
