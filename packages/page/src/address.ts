@@ -31,8 +31,11 @@ export function readAddress(search: string, setup: Setup): Split {
     else if (bare === page) own.push(parameter(prefix + page, value));
     else foreign.push(raw);
   }
-  for (const [key, [from = '', to = '']] of ends) {
-    if (from !== '' || to !== '') own.push(parameter(prefix + key, `${from || '..'}/${to || '..'}`));
+  for (const [key, values] of ends) {
+    const [from = '', to = ''] = values;
+    // a form sends both; alone it is a period, as a shared link has it
+    if (values.length === 1 && from !== '') own.push(parameter(prefix + key, from));
+    else if (from !== '' || to !== '') own.push(parameter(prefix + key, `${from || '..'}/${to || '..'}`));
   }
   return { own: own.join('&'), foreign };
 }

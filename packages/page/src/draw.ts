@@ -5,16 +5,23 @@ import type { Facet } from './setup.js';
 const named = (attribute: string, name: string) =>
   document.querySelectorAll<HTMLElement>(`[${attribute}="${CSS.escape(name)}"]`);
 
-/** Shows the items of an answer in its order, and hides the others. Items stay where they are while their order does. */
+/**
+ * Shows the items of an answer in its order, and hides the others. Where that is another order than the page has, items
+ * take one another's places: headings between them stay where they are.
+ */
 export function showItems(all: readonly HTMLElement[], shown: readonly HTMLElement[]): void {
   const there = new Set(shown);
   for (const item of all) if (item.hidden === there.has(item)) item.hidden = !there.has(item);
-  const wanted = [...shown, ...all.filter((item) => !there.has(item))];
-  for (const [parent, items] of byParent(wanted)) {
-    const now = [...parent.children].filter((one) => items.includes(one as HTMLElement));
+  for (const [parent, items] of byParent(shown)) {
+    const own = new Set(items);
+    const now = [...parent.children].filter((one) => own.has(one as HTMLElement));
     if (now.every((one, i) => one === items[i])) continue;
-    const behind = now.at(-1)!.nextSibling;
-    for (const item of items) parent.insertBefore(item, behind);
+    const places = now.map((one) => {
+      const place = document.createComment('');
+      one.before(place);
+      return place;
+    });
+    places.forEach((place, i) => place.replaceWith(items[i]!));
   }
 }
 

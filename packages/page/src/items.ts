@@ -28,7 +28,7 @@ export function readItems(elements: HTMLElement[], notes: Notes): Items {
   const found: Items = { elements, records: [], types: new Map() };
   const names: string[] = [];
   for (const element of elements) {
-    const record: Record<string, string | string[]> = {};
+    const values = new Map<string, string[]>();
     for (const holder of holdersIn(element)) {
       const written = (holder.dataset.ivyField ?? '').trim().slice(0, 100);
       if (written === '') continue;
@@ -37,9 +37,10 @@ export function readItems(elements: HTMLElement[], notes: Notes): Items {
       if (key !== written)
         notes.say(`a field is called “${key}” in one item and “${written}” in another; both are read as one.`);
       readType(holder, key, found.types, notes);
-      add(record, key, valuesOf(holder));
+      values.set(key, [...(values.get(key) ?? []), ...valuesOf(holder)]);
     }
-    found.records.push(record);
+    // from entries, so that a field may be called like what every object has
+    found.records.push(Object.fromEntries([...values].flatMap(([key, all]) => recordEntry(key, all))));
   }
   return found;
 }
@@ -61,10 +62,10 @@ function readType(holder: HTMLElement, key: string, said: Map<string, FieldType>
   else notes.say(`“${type}” is no type of a field; ${types.join(', ')} are.`);
 }
 
-function add(record: Record<string, string | string[]>, key: string, values: string[]): void {
-  const before = record[key];
-  const all = [...(before === undefined ? [] : [before].flat()), ...values];
-  if (all.length > 0) record[key] = all.length === 1 ? all[0]! : all;
+/** A field of a record: left out where it has no value, and a list where it has several. */
+function recordEntry(key: string, values: string[]): [string, string | string[]][] {
+  if (values.length === 0) return [];
+  return [[key, values.length === 1 ? values[0]! : values]];
 }
 
 /** The values an element holds: of an attribute, or of its text; cut where it says so. */

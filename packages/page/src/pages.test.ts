@@ -74,3 +74,25 @@ test('pages that lead round in a circle end', async () => {
   page = await Page.open(body(1));
   expect(asked).toEqual(['/notices?page=2']);
 });
+
+test('a last page that is shorter does not make the others shorter', async () => {
+  pages[2] = ['c', 'd'].map((title) => item(title, 'Works'));
+  page = await Page.open(body(3), '?page=3');
+  expect([page.shown, page.text('nav').endsWith('3')]).toEqual([['e'], true]);
+  await page.press('nav a[rel=prev]');
+  expect(page.shown).toEqual(['c', 'd']);
+});
+
+test('a page that draws its list anew keeps what came from its other pages', async () => {
+  page = await Page.open(body(1));
+  page.element('[data-ivy-list]').innerHTML = [item('x', 'Works'), item('y', 'Call')].join('');
+  await page.settle();
+  expect([page.shown, page.text('[data-ivy-total]')]).toEqual([['x', 'y'], '5']);
+  await page.type('[name=kind]', 'Works');
+  expect(page.shown).toEqual(['x', 'c']);
+});
+
+test('a page that has no item itself has those of the others', async () => {
+  page = await Page.open(body(1).replace(/<ul data-ivy-list="notices">.*<\/ul>/, '<ul data-ivy-list="notices"></ul>'));
+  expect([page.shown, page.text('[data-ivy-total]')]).toEqual([['c', 'd'], '3']);
+});
