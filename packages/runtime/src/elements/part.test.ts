@@ -6,6 +6,8 @@ interface Asked {
   reply: (matched: number) => Promise<void>;
 }
 let asked: Asked[] = [];
+/** How the lens looks, as the server says it. */
+let sheet: string | undefined;
 
 const settings = {
   facets: [{ key: 'kind' }],
@@ -27,6 +29,7 @@ const turn = () => new Promise((done) => setTimeout(done, 5));
 
 beforeEach(() => {
   asked = [];
+  sheet = undefined;
   history.replaceState(null, '', '/walks');
   globalThis.fetch = ((url: string) =>
     new Promise((done) => {
@@ -42,7 +45,7 @@ beforeEach(() => {
           notices: [],
           ways: [],
         };
-        const body = { known: 'one', settings, frame, answer };
+        const body = { known: 'one', settings, sheet, frame, answer };
         done({ ok: true, status: 200, json: () => Promise.resolve(body) });
         await turn();
       };
@@ -201,4 +204,68 @@ test('an element without a name says so on the page and to whoever builds it, an
   await turn();
   await asked[0]!.reply(3);
   expect(lens.querySelectorAll('.ivy-card')).toHaveLength(3);
+});
+
+describe('at each width', () => {
+  let width = 1280;
+  let tell: () => void;
+  beforeEach(() => {
+    width = 1280;
+    Object.defineProperty(document.documentElement, 'clientWidth', { configurable: true, get: () => width });
+    globalThis.ResizeObserver = class {
+      constructor(told: ResizeObserverCallback) {
+        tell = () => told([], this);
+      }
+      observe(): void {
+        // a test tells when there is another width
+      }
+      unobserve(): void {
+        // likewise
+      }
+      disconnect(): void {
+        // likewise
+      }
+    };
+  });
+  const goTo = async (next: number) => {
+    width = next;
+    tell();
+    await turn();
+  };
+
+  test('an element says which span of widths it is in, and facets are in a sheet on a phone', async () => {
+    const element = put('ivy-facets', { name: 'walks' });
+    await asked[0]!.reply(3);
+    expect([element.dataset.span, element.querySelector('.ivy-filters')]).toEqual(['desktop', null]);
+    await goTo(700);
+    expect(element.dataset.span).toBe('tablet');
+    await goTo(390);
+    expect([element.dataset.span, element.querySelector('.ivy-filters') !== null]).toEqual(['phone', true]);
+    await goTo(1000);
+    expect([element.dataset.span, element.querySelector('.ivy-filters')]).toEqual(['desktop', null]);
+  });
+
+  test('within a span nothing is drawn anew', async () => {
+    const element = put('ivy-count', { name: 'walks' });
+    await asked[0]!.reply(3);
+    element.textContent = 'as it was';
+    await goTo(1200);
+    expect(element.textContent).toBe('as it was');
+  });
+});
+
+test('how a lens looks is on the page once, and follows what the server says', async () => {
+  const looks = () =>
+    [...document.head.querySelectorAll('style')]
+      .map((style) => style.textContent)
+      .filter((rules) => rules.includes('.look'));
+  sheet = '.look-one {}';
+  put('ivy-count', { name: 'seen' });
+  put('ivy-chips', { name: 'seen' });
+  await asked[0]!.reply(3);
+  expect(looks()).toEqual(['.look-one {}']);
+  sheet = '.look-two {}';
+  put('ivy-count', { name: 'seen', prefix: 'b-' });
+  await asked[1]!.reply(3);
+  expect(looks()).toEqual(['.look-two {}']);
 });

@@ -1,4 +1,4 @@
-import { Lru, splitAddress, type Answer, type PageLook, type Placed, type Settings, type SpanName } from '@ivy/core';
+import { Lru, splitAddress, type Answer, type Settings, type SpanName } from '@ivy/core';
 import { choicesOf, withForeign, writeChoices, type Choices } from '@ivy/view';
 import { pageBar, type AddressBar } from './address-bar.js';
 import { Ahead } from './ahead.js';

@@ -57,7 +57,7 @@ const allTypes: Look['type'] = Object.fromEntries(
   ]),
 );
 
-test.each(presetNames)('the sheet of %s can be read, and none of its selectors has any weight', (preset) => {
+test.each(presetNames)('the sheet of %s can be read, and its selectors weigh nothing', (preset) => {
   for (const arrangement of ['grid', 'columns-reversed', 'rows', 'rows-reversed', 'list', 'table'] as const) {
     for (const facets of ['side', 'top', 'stacked', 'sheet'] as const) {
       for (const align of ['start', 'center', 'end'] as const) {
