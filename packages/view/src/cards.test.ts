@@ -169,9 +169,9 @@ test('a list has room for lines alone', () => {
 
 test('a picture that is there at several widths says so, by the widths the lens knows', () => {
   const part = { show: 'picture' as const, field: 'image', width: 1200, sizes: [{ field: 'small', width: 400 }] };
-  const fields = { image: '/a.jpg', small: '/a b,c.jpg' };
+  const fields = { image: '/a,1.jpg', small: '/a b,c.jpg' };
   const { pictures } = viewOf([part], fields, { pictureSizes: '100vw' });
-  expect(pictures[0]!.sizes).toEqual({ srcset: '/a.jpg 1200w, /a%20b%2Cc.jpg 400w', sizes: '100vw' });
+  expect(pictures[0]!.sizes).toEqual({ srcset: '/a%2C1.jpg 1200w, /a%20b%2Cc.jpg 400w', sizes: '100vw' });
   expect(viewOf([part], { image: '/a.jpg' }).pictures[0]!.sizes).toBeNull();
 });
 

@@ -130,12 +130,11 @@ function pictureView(part: CardPartOf<'picture'>, item: Item, { settings, resolv
   const address = value === undefined ? null : resolve(plain(value));
   if (address === null && part.whenEmpty === 'nothing') return null;
   const alt = part.alt === '' ? undefined : own(item.fields, part.alt);
-  const bare = part.width > 0 && address !== null ? [`${address} ${part.width}w`] : [];
+  const bare = part.width > 0 && address !== null ? [candidate(address, part.width)] : [];
   const others = part.sizes.flatMap(({ field, width }) => {
     const value = own(item.fields, field);
     const other = value === undefined ? null : resolve(plain(value));
-    // a comma or a blank would begin another address
-    return other === null ? [] : `${other.replace(/[\s,]/g, encodeURIComponent)} ${width}w`;
+    return other === null ? [] : candidate(other, width);
   });
   const srcset = [...bare, ...others].join(', ');
   return {
@@ -146,6 +145,11 @@ function pictureView(part: CardPartOf<'picture'>, item: Item, { settings, resolv
     fit: part.fit,
     at: [settings.card.indexOf(part)],
   };
+}
+
+/** An address and its width as `srcset` lists them: a comma or a blank in it would begin another. */
+function candidate(address: string, width: number): string {
+  return `${address.replace(/[\s,]/g, encodeURIComponent)} ${width}w`;
 }
 
 /** What a post has for a part; undefined where that is nothing. A button needs nothing. */
