@@ -52,6 +52,7 @@ const parts = [
       'packages/core/src',
       'packages/view/src',
       'packages/client/src',
+      'packages/page/src',
       'apps/studio/src',
       'apps/studio/index.html',
       'apps/studio/vite.config.ts',

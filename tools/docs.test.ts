@@ -1,3 +1,4 @@
+import { markNames } from '@ivy/core';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -24,11 +25,18 @@ test('every custom property a page may set is in the docs, and no other', () => 
 
 test('every attribute of a page’s own markup is in the docs, and no other', () => {
   const code = readFileSync(join(root, 'packages', 'page', 'src', 'attributes.ts'), 'utf8');
-  const known = [...code.matchAll(/^ {2}'(data-ivy-[\w-]+)':/gm)].map(([, name]) => name!);
+  const known = [...code.matchAll(/^ {2}'([a-z ]+)'/gm)].flatMap(([, names]) =>
+    names!
+      .trim()
+      .split(' ')
+      .map((name) => `data-ivy-${name}`),
+  );
   const docs = readFileSync(join(root, 'docs', 'own-markup.md'), 'utf8');
   const written = [...docs.matchAll(/^\| `(data-ivy-[\w-]+)`/gm)].map(([, name]) => name!);
   expect(written.sort()).toEqual([...known].sort());
   // what the script asks of the page by name is among them
   const asked = [...readAll('packages/page/src').matchAll(/data-ivy-[a-z]+/g)].map(([name]) => name);
   expect([...new Set(asked)].filter((name) => !known.includes(name))).toEqual([]);
+  // and so is all that a mapping may say
+  expect(markNames.filter((name) => !known.includes(`data-ivy-${name}`))).toEqual([]);
 });

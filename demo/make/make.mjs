@@ -20,7 +20,9 @@ for (const note of notes) {
   writeFileSync(join(site, 'pictures', `${note.id}.svg`), picture);
 }
 writePages();
-for (const [name, page] of noticePages()) writeFileSync(join(site, name), page);
+for (const path of ['notices', 'board']) {
+  for (const [name, page] of noticePages(path)) writeFileSync(join(site, name), page);
+}
 writeFonts();
 writeWalks();
 // last, so that a build cut short is seen as not done

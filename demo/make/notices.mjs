@@ -1,4 +1,5 @@
-// Makes the wardens' board of notices: three plain pages with a form, a table and a pager of their own.
+// Makes the wardens' board of notices: three plain pages with a form, a table and a pager of their own. They are there
+// twice: with what filters them marked in the pages themselves, and untouched, for a mapping from the studio.
 import { random } from './random.mjs';
 import { habitatsAt, places } from './words.mjs';
 
@@ -54,8 +55,11 @@ export function makeNotices() {
 const escape = (text) => text.replace(/[&<>"]/g, (mark) => `&#${mark.charCodeAt(0)};`);
 const written = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 
-/** The pages of the board, by file name. */
-export function noticePages() {
+/**
+ * The pages of the board, by file name.
+ * @param {'notices' | 'board'} path  where they stand; the board is the one that bears no marks
+ */
+export function noticePages(path) {
   const notices = makeNotices();
   const pages = Math.ceil(notices.length / size);
   return Array.from({ length: pages }, (_, i) => {
@@ -63,8 +67,28 @@ export function noticePages() {
       .slice(i * size, (i + 1) * size)
       .map(drawRow)
       .join('\n');
-    return [i === 0 ? 'notices.html' : `notices-${i + 1}.html`, drawPage(rows, i + 1, pages, notices.length)];
+    const page = drawPage(rows, i + 1, pages, notices.length);
+    return [i === 0 ? `${path}.html` : `${path}-${i + 1}.html`, path === 'board' ? untouched(page) : page];
   });
+}
+
+/** The same page as someone has it who has never heard of a mark: controls have names and values of their own. */
+function untouched(page) {
+  return page
+    .replace(/ data-ivy-number(?=>)/g, ' class="number"')
+    .replace(/<i class="number"><\/i>/g, '')
+    .replace(/ *<ul class="chips"[\s\S]*?<\/ul>\n/, '')
+    .replace(/name="date" data-ivy-end="(from|to)"/g, 'name="$1"')
+    .replace('value="date:asc"', 'value="oldest"')
+    .replace('value="title:asc"', 'value="a-z"')
+    .replace(/ data-ivy-[a-z]+(="[^"]*")?/g, '')
+    .replace('<tbody>', '<tbody class="board">')
+    .replace('<b>', '<b class="fits">')
+    .replace(/ rel="(prev|next)"/g, '')
+    .replaceAll('/notices?', '/board?')
+    .replaceAll('"/notices"', '"/board"')
+    .replace('    <script src="/notices.js"></script>\n', '')
+    .replace('/embed/ivy-page.js"', '/embed/ivy-page.js" data-ivy-name="notices"');
 }
 
 function drawRow({ number, date, title, place, kind, habitats }) {

@@ -4,15 +4,75 @@ import { defineConfig, type Plugin } from 'vite';
 const nothing = (...names: string[]) => names.map((name) => `export const ${name} = () => [];`).join('\n');
 const noShape = '{ schema: {}, read: () => ({}) }';
 
+/** Shapes that fill in what is left out: a page writes its config itself, so that there is nothing to refuse. */
+const fillsIn = `
+  const any = () => ({ schema: {}, read: (value) => value });
+  export { any as text, any as whole, any as flag, any as choice };
+  export const step = (pointer, key) => pointer + '/' + key;
+  export const list = (item) => ({ schema: {}, read: (all) => all.map((one) => item.read(one)) });
+  export const table = any;
+  export const optional = (shape) => ({ ...shape, missing: () => undefined });
+  export const withDefault = (shape, missing) => ({ ...shape, missing });
+  export const object = (parts) => ({
+    parts,
+    schema: {},
+    read: (value) => {
+      const all = Object.entries(parts).map(([key, part]) => [key, key in value ? part.read(value[key]) : part.missing?.()]);
+      return Object.fromEntries(all.filter(([, one]) => one !== undefined));
+    },
+  });
+  export const variant = (tag, shapes) => ({
+    schema: {},
+    read: (value) => ({ [tag]: value[tag], ...shapes[value[tag]].read(value) }),
+  });
+  export const readShape = (shape, value) => ({ ok: true, value: shape.read(value) });
+`;
+
+/** A lens with the defaults of all that a page has no settings for. */
+const ownLens = `
+  import { facetShape } from '../kinds/kinds.js';
+  const scope = { where: [], include: [], exclude: [], pinned: [] };
+  const rest = {
+    version: 1, scope, follows: [], nothing: { show: 'ways', where: [], size: 3 }, card: { parts: [], link: 'none', newTab: false },
+    look: {}, texts: {}, languages: {}, language: 'en', zone: 'UTC', origins: [],
+  };
+  export const readLens = (config) => ({
+    ok: true,
+    value: {
+      ...rest,
+      ...config,
+      facets: config.facets.map((facet) => facetShape.read(facet)),
+      sort: {
+        relevanceWhenSearching: true,
+        ...config.sort,
+        options: config.sort.options.map((option) => ({ label: '', by: 'field', order: 'asc', then: [], ...option })),
+      },
+      paging: { sizes: [], ...config.paging },
+      address: { sort: 'sort', page: 'page', size: 'size', apply: 'change', ...config.address },
+    },
+  });
+  export const defaultSort = ({ sort }) => sort.options.find(({ key }) => key === sort.default) ?? sort.options[0] ?? null;
+`;
+
 /**
  * What of the engine a page of its own items has no use for: the loops in WebAssembly, which pay from tens of thousands of
  * posts on; words, cards and looks, since the page has its own; and what only those ask for who work on a lens.
  */
 const without: Record<string, string> = {
-  'engine/kernel/bytes.ts': 'export const kernelBytes = [];',
-  'model/word-sets.ts': `import { englishTexts } from './texts.js';
-    export const wordSet = () => englishTexts;
-    export const wordSetLanguages = [];`,
+  'engine/kernel/arena.ts': `export const Arena = {
+    numbers: (_arena, count) => new Uint32Array(count),
+    zeros: (_arena, count) => new Uint32Array(count),
+    first: (_arena, numbers, count) => numbers.subarray(0, count),
+  };`,
+  'engine/words/marks.ts': 'export const markerOf = () => null;',
+  'answer/items.ts': `export const itemPlan = () => null, itemsKept = 0;\n${nothing('itemOf', 'marksIn', 'textOf')}`,
+  'fields/findings.ts': `export const maxFindings = 0;\n${nothing('unreadableValues', 'lostCharacters', 'nearTwins')}`,
+  'model/texts.ts': `export const englishTexts = {}, textsShape = ${noShape};\nexport const wordsOf = (own) => own;`,
+  'model/word-sets.ts': `export const wordSetLanguages = [];\n${nothing('wordSet')}`,
+  'shape/shape.ts': fillsIn,
+  'lens/lens.ts': ownLens,
+  // the controls of a page stand for what they stand for, however many terms its items have
+  'kinds/terms/many-options.ts': `export const mostWhole = Infinity;\n${nothing('drawMany', 'findOptions')}`,
   'look/look.ts': `export const lookShape = ${noShape};\n${nothing('makeLook', 'pageLook', 'placedAt')}`,
   'card/parts.ts': `export const cardPartShape = ${noShape};\n${nothing('partKind', 'makePart', 'proposePart', 'partsFor')}`,
   'lens/card.ts': nothing('cardParts', 'suggestCard'),
@@ -38,6 +98,48 @@ function leaveOut(): Plugin {
   };
 }
 
+/** What only those ask a kind of facet for who work on a lens. */
+const ofTheStudio = new Set(
+  'noun texts valueForm frame compact find misses offered takesMatch changed problems warnings suits canShow changes settings'.split(
+    ' ',
+  ),
+);
+
+/** Takes out of kinds of facets what no page asks them for. */
+function trimKinds(): Plugin {
+  return {
+    name: 'trim-kinds',
+    transform: {
+      order: 'post',
+      handler(code, id) {
+        if (!id.includes('/core/src/kinds/')) return null;
+        const cuts = cutsIn(this.parse(code)).sort((a, b) => b[0] - a[0]);
+        return cuts.reduce((kept, [from, to]) => kept.slice(0, from) + kept.slice(to), code);
+      },
+    },
+  };
+}
+
+interface Tree {
+  type: string;
+  start: number;
+  end: number;
+  [part: string]: unknown;
+}
+
+/** Where in some code properties of objects stand that are to go, each with the comma after it. */
+function cutsIn(tree: unknown): [from: number, to: number][] {
+  if (typeof tree !== 'object' || tree === null) return [];
+  if (Array.isArray(tree)) return tree.flatMap(cutsIn);
+  const node = tree as Tree;
+  if (node.type !== 'ObjectExpression') return Object.values(node).flatMap(cutsIn);
+  const properties = node.properties as (Tree & { key?: Tree & { name?: string } })[];
+  return properties.flatMap((one, i) => {
+    if (!ofTheStudio.has(one.key?.name ?? '')) return cutsIn(one);
+    return [[one.start, properties[i + 1]?.start ?? node.end - 1] as [number, number]];
+  });
+}
+
 /** Writes the script as short as it can be. */
 function shorten(): Plugin {
   return {
@@ -54,7 +156,7 @@ function shorten(): Plugin {
 export default defineConfig({
   logLevel: 'warn',
   resolve: { conditions: ['source'] },
-  plugins: [leaveOut(), shorten()],
+  plugins: [leaveOut(), trimKinds(), shorten()],
   build: {
     target: 'es2022',
     lib: { entry: 'src/index.ts', formats: ['es'], fileName: () => 'ivy-page.js' },

@@ -5,6 +5,7 @@ import { SWRConfig } from 'swr';
 import { fetcher } from './api/api.js';
 import './app/app.css';
 import { BenchPage } from './bench/bench-page.js';
+import { FromPage, MappingPage } from './mapping/mapping-page.js';
 import { PublishPage } from './publish/publish-page.js';
 import { Broken } from './app/broken.js';
 import { SourcePage } from './sources/source-page.js';
@@ -19,6 +20,8 @@ const router = createBrowserRouter([
       { path: '/sources', element: <SourcesPage /> },
       { path: '/sources/:slug', element: <SourcePage /> },
       { path: '/lenses/:slug', element: <BenchPage /> },
+      { path: '/from-page', element: <FromPage /> },
+      { path: '/lenses/:slug/page', element: <MappingPage /> },
       { path: '/lenses/:slug/publish', element: <PublishPage /> },
       { path: '*', element: <Navigate to="/sources" replace /> },
     ],

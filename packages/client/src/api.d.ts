@@ -65,6 +65,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/markup': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['markup-markup'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/health': {
     parameters: {
       query?: never;
@@ -433,6 +449,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/pages': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['pages-fetch'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -466,6 +498,10 @@ export interface components {
       page?: string;
       /** @description Rules of a sheet, where the page can’t be reached. */
       css?: string;
+    };
+    PageBody: {
+      /** @description Address of a page. */
+      page: string;
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -651,6 +687,21 @@ export interface components {
       | 'title-case'
       | 'title-family'
       | 'title-weight';
+    /** @description What is marked on a page of its own, by the released lens. */
+    MarkupView: {
+      lens: string;
+      release: number;
+      /** @description What its names in the address begin with. */
+      prefix: string;
+      marks: {
+        at: string;
+        says: {
+          [key: string]: string;
+        };
+        /** @enum {unknown} */
+        in: 'item' | 'page';
+      }[];
+    };
     /** @description What of a page's look can be taken over. */
     Match: {
       /** @description Where the page was in the end; null where its rules were pasted. */
@@ -707,6 +758,12 @@ export interface components {
         others?: components['schemas']['CompactItem'][];
         release: null | number;
       };
+    };
+    /** @description A page of others, as it was sent. */
+    PageView: {
+      /** @description Where it was in the end, after redirects. */
+      address: string;
+      html: string;
     };
     /** @description How a listing lies at one width. */
     Placed: core.Placed;
@@ -1008,6 +1065,36 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['FoundTerms'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'markup-markup': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description What is marked on the page that the released lens stands on. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MarkupView'];
         };
       };
       default: {
@@ -1983,6 +2070,38 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['Match'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'pages-fetch': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PageBody'];
+      };
+    };
+    responses: {
+      /** @description The page, as its server sent it. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PageView'];
         };
       };
       default: {

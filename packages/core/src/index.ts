@@ -1,7 +1,7 @@
 export * from './text/parameters.js';
 export * from './address/read.js';
 export * from './address/write.js';
-export { answer, countMatched } from './answer/answer.js';
+export { answer, answerWith, countMatched, type AnswerIn } from './answer/answer.js';
 export * from './answer/compact.js';
 export * from './answer/expand.js';
 export * from './answer/find-terms.js';
@@ -73,6 +73,7 @@ export { type Warning } from './kinds/warning.js';
 export * from './lens/answer.js';
 export * from './lens/changes.js';
 export * from './lens/lens.js';
+export { markNames, noMarkup, type Mark, type MarkName, type Markup } from './lens/markup.js';
 export * from './model/post.js';
 export { mostOnPage } from './paging/mode.js';
 export * from './paging/paging.js';

@@ -1,4 +1,5 @@
 import { encodePart, loose, splitAddress } from '@ivy/core';
+import { boxesOf } from './controls.js';
 import type { Facet, Setup } from './setup.js';
 
 /** What of a page's address is the list's, as the engine reads it; and the parameters that are others'. */
@@ -21,11 +22,16 @@ export function readAddress(search: string, setup: Setup): Split {
     const facet =
       bare === null
         ? undefined
-        : setup.facets.find(({ key, group }) => key === bare || loose(group.name) === loose(bare));
+        : setup.facets.find(
+            ({ key, group }) => key === bare || [group.name, ...group.was].some((one) => loose(one) === loose(bare)),
+          );
     if (facet) {
-      // a form sends both ends of a range under one name
+      // a form sends both ends of a range, under one name or two
       if (facet.kind.endsWith('range') && !value.includes('/') && facet.group.controls.length > 1) {
-        ends.set(facet.key, [...(ends.get(facet.key) ?? []), value]);
+        const sent = ends.get(facet.key) ?? [];
+        ends.set(facet.key, sent);
+        if (bare === facet.group.name || bare === facet.key) sent.push(value);
+        else sent[boxesOf(facet.group).find((box) => box.name === bare)?.dataset.ivyEnd === 'to' ? 1 : 0] = value;
       } else if (value !== '') own.push(parameter(prefix + facet.key, readValues(facet, value)));
     } else if (bare === sort) own.push(parameter(prefix + sort, setup.orders.get(value) ?? value));
     else if (bare === page) own.push(parameter(prefix + page, value));
@@ -89,10 +95,11 @@ export function addressOfControls(
 
 function valueOf(facet: Facet, isOn: (facet: Facet, value: string) => boolean): string {
   const { kind, group, choices, slugs } = facet;
-  if (kind === 'search') return group.controls[0]!.value.trim();
+  const boxes = boxesOf(group);
+  if (kind === 'search') return boxes[0]!.value.trim();
   if (kind.endsWith('range')) {
-    const end = (which: string) => group.controls.find((one) => one.dataset.ivyEnd === which)?.value ?? '';
-    const alone = group.controls.find((one) => one.dataset.ivyEnd === undefined)?.value ?? '';
+    const end = (which: string) => boxes.find((one) => one.dataset.ivyEnd === which)?.value ?? '';
+    const alone = boxes.find((one) => one.dataset.ivyEnd === undefined)?.value ?? '';
     if (alone !== '') return alone;
     return end('from') === '' && end('to') === '' ? '' : `${end('from') || '..'}/${end('to') || '..'}`;
   }

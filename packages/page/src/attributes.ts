@@ -1,34 +1,5 @@
-/** Every attribute of a page's own markup that is read or set, with where it stands and what it says. */
-export const attributes = {
-  'data-ivy-list': 'on the list: its name',
-  'data-ivy-item': 'on an item, where items are not simply the children of the list',
-  'data-ivy-field': 'in an item: the field whose value it holds',
-  'data-ivy-from': 'on a field: the attribute that holds its value, in place of its text',
-  'data-ivy-split': 'on a field: what parts several values in it',
-  'data-ivy-type': 'on a field: its type, where it is not seen by itself: text, terms, date, number, boolean',
-  'data-ivy-size': 'on the list: items a page',
-  'data-ivy-prefix': 'on the list: what its names in the address begin with',
-  'data-ivy-for': 'on a form, or on any element around controls: the name of the list they drive',
-  'data-ivy-reads': 'on a control, or on an element around some: the field it reads, where its name is not that',
-  'data-ivy-search': 'on a text box: the fields it searches, all that hold text where none is named',
-  'data-ivy-match': 'on a control, or on an element around some: any, or all',
-  'data-ivy-end': 'on a date or a number: from, or to',
-  'data-ivy-sort': 'on a select: its values are a field, a colon, and asc or desc',
-  'data-ivy-apply': 'on the form: button, where choices wait for its button',
-  'data-ivy-clear': 'on a button: the name of the control it clears; empty for all',
-  'data-ivy-number': 'in a label: where the number of its items goes',
-  'data-ivy-count': 'anywhere: the list whose matching items are counted there',
-  'data-ivy-total': 'anywhere: the list whose items are counted there',
-  'data-ivy-chips': 'on a list: the list whose choices are shown there, by the template in it',
-  'data-ivy-text': 'in the template of a chip: where its words go',
-  'data-ivy-remove': 'in the template of a chip: the button that takes the choice back',
-  'data-ivy-empty': 'anywhere: shown only while nothing of that list matches',
-  'data-ivy-pager': 'on the pager of the page: the list it goes on in',
-  'data-ivy-more': 'on a button: the list it shows more of',
-  'data-ivy-on': 'set on the label of what is chosen, or on the control',
-  'data-ivy-none': 'set on the label of what no item would be left by, or on the control',
-  'data-ivy-state': 'set on the list: reading, ready or failed',
-  'data-ivy-waits': 'set on the page by the inline script, until a list that its address chooses from is ready',
-} as const;
-
-export type Attribute = keyof typeof attributes;
+/** Every attribute of a page's own markup that is read or set, without `data-ivy-`; `docs/own-markup.md` says what each does. */
+export const attributes = (
+  'list item field from split type size prefix for reads as was search match end sort order apply clear ' +
+  'number count total chips text remove empty pager more facet label kind name on none state drawn waits'
+).split(' ');

@@ -1,4 +1,4 @@
-import type { Answer } from '@ivy/core';
+import type { ItemsAnswer } from './answer-items.js';
 import type { Chip } from './draw.js';
 import type { Facet } from './setup.js';
 
@@ -9,7 +9,7 @@ import type { Facet } from './setup.js';
  */
 export function chipsOf(
   facets: readonly Facet[],
-  answer: Answer,
+  answer: ItemsAnswer,
   clear: (facet: Facet) => void,
   remove: (facet: Facet, slug: string) => void,
 ): Chip[] {

@@ -1,10 +1,12 @@
-/** A control of the page. */
-export type Control = HTMLInputElement | HTMLSelectElement | HTMLButtonElement;
+/** A control of the page; a link where it is marked as one. */
+export type Control = HTMLInputElement | HTMLSelectElement | HTMLButtonElement | HTMLAnchorElement;
 
 /** Controls of one name that choose one thing together. */
 export interface Group {
   /** As the page writes it, and as its addresses have it. */
   name: string;
+  /** Names that addresses had for it before, and the one its form sends where that is another. */
+  was: string[];
   /** The fields it reads, as the page names them; none for a search in all. */
   reads: string[];
   does: 'choose' | 'search' | 'range';
@@ -38,14 +40,28 @@ export function controlsOf(name: string, root: ParentNode = document): Controls 
 }
 
 function controlsIn(form: HTMLElement): Control[] {
+  const marked = [...form.querySelectorAll('a[href]')].filter((link) => nameOf(link) !== '');
   const within =
     form instanceof HTMLFormElement ? [...form.elements] : [...form.querySelectorAll('input, select, button')];
-  return within.filter(
+  // a control may be marked alone
+  return [form, ...within, ...marked].filter(
     (one): one is Control =>
       one instanceof HTMLInputElement ||
       one instanceof HTMLSelectElement ||
-      (one instanceof HTMLButtonElement && one.type === 'button' && one.name !== ''),
+      one instanceof HTMLAnchorElement ||
+      (one instanceof HTMLButtonElement && one.type === 'button' && nameOf(one) !== ''),
   );
+}
+
+/** What is said of an element, by itself or by one around it. */
+function said(element: Element, name: string): string | null {
+  return element.closest(`[${name}]`)?.getAttribute(name) ?? null;
+}
+
+/** What a control is called in addresses: as it is marked, or as it is named; a link has no name of its own. */
+function nameOf(control: Element): string {
+  const own = control instanceof HTMLAnchorElement ? said(control, 'data-ivy-reads') : control.getAttribute('name');
+  return (said(control, 'data-ivy-as') ?? own ?? '').trim();
 }
 
 function place(control: Control, found: Controls): void {
@@ -53,25 +69,36 @@ function place(control: Control, found: Controls): void {
     found.sort = control;
     return;
   }
-  if (passedOver.has(control.type) || control.name === '') return;
-  const before = found.groups.find(({ name }) => name === control.name);
-  if (before) before.controls.push(control);
-  else found.groups.push(groupOf(control));
+  const name = nameOf(control);
+  if (passedOver.has(control.type) || name === '') return;
+  const before = found.groups.find((group) => group.name === name);
+  if (!before) found.groups.push(groupOf(control, name));
+  else if (!before.controls.includes(control)) {
+    before.controls.push(control);
+    const own = control.getAttribute('name') ?? '';
+    if (own !== '' && own !== name && !before.was.includes(own)) before.was.push(own);
+  }
 }
 
-function groupOf(control: Control): Group {
-  const said = (name: string) => control.closest(`[${name}]`)?.getAttribute(name) ?? null;
+function groupOf(control: Control, name: string): Group {
   const search = control.getAttribute('data-ivy-search');
   const isSearch = search !== null || control.type === 'search' || control.type === 'text';
   const named = search?.trim() ? search.trim().split(/\s+/) : [];
+  const before = said(control, 'data-ivy-was')?.split(/\s+/) ?? [];
   return {
-    name: control.name,
-    reads: isSearch ? named : [(said('data-ivy-reads') ?? control.name).trim()],
+    name,
+    was: [...before, control.getAttribute('name') ?? ''].filter((one) => one !== '' && one !== name),
+    reads: isSearch ? named : [(said(control, 'data-ivy-reads') ?? name).trim()],
     does: isSearch ? 'search' : ranges.has(control.type) ? 'range' : 'choose',
     controls: [control],
-    match: said('data-ivy-match') === 'all' ? 'all' : 'any',
-    single: control.type === 'radio' || control.type === 'select-one',
+    match: said(control, 'data-ivy-match') === 'all' ? 'all' : 'any',
+    single: control.type === 'radio' || control.type === 'select-one' || control instanceof HTMLAnchorElement,
   };
+}
+
+/** The boxes of a group that something is typed into. */
+export function boxesOf({ controls }: Group): HTMLInputElement[] {
+  return controls.filter((one) => one instanceof HTMLInputElement);
 }
 
 /** What a control stands for, and where its state is told: its label, or itself. */
@@ -92,11 +119,19 @@ export function choicesOf(group: Group): Choice[] {
       );
     }
     const label = control instanceof HTMLInputElement ? (control.labels?.[0] ?? control) : control;
-    const words = wordsOf(label) || control.value;
-    const hasValue = control.hasAttribute('value');
-    const value = hasValue ? control.value : words;
-    return hasValue && value === '' ? [] : [{ value, words, label, control, option: null }];
+    const said = control instanceof HTMLAnchorElement ? valueOfLink(control, group) : control.getAttribute('value');
+    const words = wordsOf(label) || (said ?? '');
+    return said === '' ? [] : [{ value: said ?? words, words, label, control, option: null }];
   });
+}
+
+/** What a link chooses: by its query, where it has one; nothing, where it leads to the page itself; else by its words. */
+export function valueOfLink(link: HTMLAnchorElement, { name, was }: Group): string | null {
+  const href = link.getAttribute('href') ?? '';
+  const asked = new URLSearchParams(/\?([^#]*)/.exec(href)?.[1] ?? '');
+  const value = [name, ...was].map((one) => asked.get(one)).find((one) => one !== null);
+  if (value !== undefined) return value;
+  return href === '' || href.startsWith('?') || link.pathname === location.pathname ? '' : null;
 }
 
 /** What a label says, without the numbers that are put in it. */
@@ -109,11 +144,16 @@ function wordsOf(label: HTMLElement): string {
 /** Whether a choice is made now. */
 export function isChosen({ control, option }: Choice): boolean {
   if (option) return option.selected;
-  return control instanceof HTMLInputElement ? control.checked : control.getAttribute('aria-pressed') === 'true';
+  return control instanceof HTMLInputElement ? control.checked : control.getAttribute(stateOf(control)) === 'true';
+}
+
+/** The attribute that says whether what is no box is chosen. */
+function stateOf(control: Control): string {
+  return control instanceof HTMLAnchorElement ? 'aria-current' : 'aria-pressed';
 }
 
 export function setChosen({ control, option }: Choice, on: boolean): void {
   if (option) option.selected = on;
   else if (control instanceof HTMLInputElement) control.checked = on;
-  else control.setAttribute('aria-pressed', String(on));
+  else control.setAttribute(stateOf(control), String(on));
 }

@@ -1,5 +1,5 @@
-import type { Answer } from '@ivy/core';
-import { setChosen } from './controls.js';
+import type { ItemsAnswer } from './answer-items.js';
+import { boxesOf, setChosen, valueOfLink } from './controls.js';
 import type { Facet } from './setup.js';
 
 const named = (attribute: string, name: string) =>
@@ -37,12 +37,12 @@ function byParent(items: readonly HTMLElement[]): Map<Element, HTMLElement[]> {
 }
 
 /** Has the page's own controls say what is chosen, and what each would leave. */
-export function showChoices(facets: readonly Facet[], answer: Answer): void {
+export function showChoices(facets: readonly Facet[], answer: ItemsAnswer): void {
   for (const facet of facets) {
     const found = answer.facets.find(({ key }) => key === facet.key);
     if (!found) continue;
     if (facet.kind === 'search') {
-      const [box] = facet.group.controls;
+      const [box] = boxesOf(facet.group);
       // what is being typed is not written over
       if (box !== document.activeElement) box!.value = (found.selected as string | null) ?? '';
     } else if (facet.kind.endsWith('range')) showRange(facet, found.selected as Ends | null);
@@ -57,7 +57,7 @@ interface Ends {
 }
 
 function showRange({ group }: Facet, selected: Ends | null): void {
-  for (const control of group.controls) {
+  for (const control of boxesOf(group)) {
     if (control === document.activeElement) continue;
     const end = control.dataset.ivyEnd === 'to' ? selected?.to : selected?.from;
     control.value = end === null || end === undefined ? '' : String(end);
@@ -87,6 +87,8 @@ function showOptions(
     if (control instanceof HTMLSelectElement && !control.multiple && isNone) control.value = '';
     if (control instanceof HTMLInputElement && control.type === 'radio' && control.value === '')
       control.checked = isNone;
+    if (control instanceof HTMLAnchorElement && valueOfLink(control, facet.group) === '')
+      control.setAttribute('aria-current', String(isNone));
   }
 }
 
@@ -95,7 +97,7 @@ function say(place: Element, words: string): void {
 }
 
 /** Writes numbers where the page wants them, and shows what is for when nothing is found. */
-export function showNumbers(name: string, { matched, total }: Answer): void {
+export function showNumbers(name: string, { matched, total }: ItemsAnswer): void {
   for (const place of named('data-ivy-count', name)) {
     if (!place.hasAttribute('role')) place.setAttribute('role', 'status');
     say(place, String(matched));
@@ -132,6 +134,11 @@ export function showChips(name: string, chips: readonly Chip[]): void {
   }
 }
 
+/** Whether a press on a link is one that stays on the page: with a key held it opens elsewhere. */
+export function isPlainPress({ ctrlKey, metaKey, shiftKey, button }: MouseEvent): boolean {
+  return !ctrlKey && !metaKey && !shiftKey && button === 0;
+}
+
 /** The page's own pager, as it was before it was taken over: its links are drawn like those it had. */
 export class Pager {
   readonly #link: HTMLAnchorElement | null;
@@ -154,7 +161,7 @@ export class Pager {
       if (rel) made.rel = rel;
       if (!rel && to === page) made.setAttribute('aria-current', 'page');
       made.addEventListener('click', (event) => {
-        if (event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+        if (!isPlainPress(event)) return;
         event.preventDefault();
         go(to);
       });
@@ -172,7 +179,7 @@ export class Pager {
 
 /** Shows what clears only while there is something to clear. */
 export function showClears(forms: readonly HTMLElement[], isChosen: (control: string) => boolean): void {
-  for (const form of forms) {
+  for (const form of new Set(forms.map((one) => one.closest('form') ?? one))) {
     for (const button of form.querySelectorAll<HTMLElement>('[type="reset"], [data-ivy-clear]')) {
       const isHidden = !isChosen(button.dataset.ivyClear ?? '');
       // whoever pressed it must not be left nowhere

@@ -1,7 +1,12 @@
+import type { Mark } from '@ivy/core';
 import { attributes } from './attributes.js';
+import { applyMarks, fetchMarks } from './mapping.js';
 import { OwnList } from './own-list.js';
 
 const lists = new Map<HTMLElement, OwnList>();
+
+/** Says of a page what a mapping says of it, by the list that is mapped. */
+const mapped = new Map<string, (page: Document) => number[]>();
 
 /** Takes in hand the lists that are on the page now, and lets go of those that are not. */
 function look(): void {
@@ -10,6 +15,7 @@ function look(): void {
     own.stop();
     lists.delete(list);
   }
+  for (const prepare of mapped.values()) prepare(document);
   for (const own of lists.values()) own.look();
   const names = new Set([...lists.values()].map(({ name }) => name));
   for (const list of document.querySelectorAll<HTMLElement>('[data-ivy-list]')) {
@@ -20,7 +26,7 @@ function look(): void {
       continue;
     }
     names.add(name);
-    const own = new OwnList(name, list);
+    const own = new OwnList(name, list, mapped.get(name));
     lists.set(list, own);
     Object.defineProperty(list, 'ivy', { value: own, configurable: true });
   }
@@ -28,7 +34,7 @@ function look(): void {
 
 /** Names of attributes of a page that look like ours and are none. */
 function strangeNames(): string[] {
-  const known = new Set<string>(Object.keys(attributes));
+  const known = new Set(attributes.map((name) => `data-ivy-${name}`));
   const strange = new Set<string>();
   for (const element of document.querySelectorAll('*')) {
     for (const { name } of element.attributes) if (name.startsWith('data-ivy-') && !known.has(name)) strange.add(name);
@@ -46,7 +52,41 @@ async function check(strange: readonly string[]): Promise<void> {
   );
 }
 
-function start(): void {
+/** Fetches what is marked on the page by lenses that it names. A page that they fit no more stays as it is. */
+async function map(): Promise<void> {
+  const places = document.querySelectorAll<HTMLElement>('[data-ivy-name]');
+  if (places.length === 0) return;
+  for (const place of places) {
+    const name = place.dataset.ivyName!;
+    const all = await fetchMarks(name).catch(() => null);
+    if (!all) {
+      console.warn(`Ivy Lens: nothing is known of a lens “${name}” that a page is mapped by. Is it released?`);
+      continue;
+    }
+    const isList = !(place instanceof HTMLScriptElement);
+    if (isList) place.dataset.ivyList = name;
+    const marks = isList ? all.filter(({ says }) => says.list === undefined) : all;
+    const prepare = (page: Document) => applyMarks(page, name, marks);
+    tellUnfit(name, marks, prepare(document));
+    mapped.set(name, prepare);
+  }
+}
+
+function tellUnfit(name: string, marks: readonly Mark[], found: readonly number[]): void {
+  marks.forEach(({ at, says }, i) => {
+    if (found[i] === 0)
+      console.warn(
+        `Ivy Lens: list “${name}”: nothing on the page is “${at}” any more, which its mapping calls ${Object.entries(
+          says,
+        )
+          .map(([what, value]) => `${what} ${value}`.trim())
+          .join(', ')}. Look at it in the studio.`,
+      );
+  });
+}
+
+async function start(): Promise<void> {
+  await map();
   look();
   const strange = strangeNames();
   for (const name of strange) console.warn(`Ivy Lens: “${name}” is no attribute that is read.`);
@@ -67,6 +107,7 @@ function start(): void {
 const mark = Symbol.for('ivy-page');
 if (!(mark in window)) {
   Object.defineProperty(window, mark, { value: true });
-  if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', start, { once: true });
-  else start();
+  if (document.readyState === 'loading')
+    document.addEventListener('DOMContentLoaded', () => void start(), { once: true });
+  else void start();
 }

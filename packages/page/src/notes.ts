@@ -4,12 +4,15 @@ import { loose } from '@ivy/core';
 export class Notes {
   readonly said: string[] = [];
 
-  constructor(private readonly list: string) {}
+  constructor(
+    private readonly list: string,
+    private readonly tell: (words: string) => void = console.warn,
+  ) {}
 
   say(words: string): void {
     if (this.said.includes(words)) return;
     this.said.push(words);
-    console.warn(`Ivy Lens, list “${this.list}”: ${words}`);
+    this.tell(`Ivy Lens, list “${this.list}”: ${words}`);
   }
 }
 

@@ -1,8 +1,9 @@
-import { answer as answerOf, readQuestion, type Answer, type Query } from '@ivy/core';
+import { readQuestion, type Query } from '@ivy/core';
+import { answerItems, type ItemsAnswer } from './answer-items.js';
 import { addressOfControls, parameter, readAddress, writeAddress } from './address.js';
 import { chipsOf } from './chips.js';
-import { controlsOf, isChosen, type Controls } from './controls.js';
-import { Pager, showChips, showChoices, showClears, showItems, showNumbers } from './draw.js';
+import { controlsOf, isChosen, valueOfLink, type Control, type Controls } from './controls.js';
+import { isPlainPress, Pager, showChips, showChoices, showClears, showItems, showNumbers } from './draw.js';
 import { itemsIn, readItems } from './items.js';
 import { Notes } from './notes.js';
 import { followPages, goesOn, type Followed } from './pages.js';
@@ -26,7 +27,7 @@ export class OwnList {
   readonly notes: Notes;
   readonly ready: Promise<void>;
   setup: Setup | undefined;
-  answer: Answer | undefined;
+  answer: ItemsAnswer | undefined;
   #controls!: Controls;
   #items: HTMLElement[] = [];
   #own = '';
@@ -35,6 +36,7 @@ export class OwnList {
   #typing = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #others: Followed | undefined;
+  #drawFacets: typeof import('./own-facets.js').drawFacets | undefined;
   /** Items a page has, where the page has pages; else 0. */
   #pageSize = 0;
   readonly #stops = new AbortController();
@@ -43,6 +45,8 @@ export class OwnList {
   constructor(
     readonly name: string,
     readonly list: HTMLElement,
+    /** Marks a page, where a mapping does that in place of the page. */
+    private readonly prepare: (page: Document) => void = () => {},
   ) {
     this.notes = new Notes(name);
     this.ready = this.#start();
@@ -110,6 +114,7 @@ export class OwnList {
     this.list.dataset.ivyState = 'reading';
     try {
       this.#items = itemsIn(this.list);
+      await this.#loadFacets();
       const pager = document.querySelector<HTMLElement>(`[data-ivy-pager="${CSS.escape(this.name)}"]`);
       if (pager) this.#pager = new Pager(pager);
       this.#make();
@@ -132,7 +137,12 @@ export class OwnList {
   /** Puts the items of the other pages with those of this one. */
   async #follow(): Promise<void> {
     const own = this.#items.length;
-    this.#others = await followPages(this.name, this.#stops.signal);
+    const total = [...document.querySelectorAll<HTMLElement>(`[data-ivy-total="${CSS.escape(this.name)}"]`)];
+    this.#others = await followPages(this.name, this.#stops.signal, {
+      prepare: this.prepare,
+      // how far it is stands where the number of items will
+      report: (more) => total.forEach((place) => (place.textContent = String(own + more))),
+    });
     const { pages, size, isWhole } = this.#others;
     if (!isWhole) this.notes.say('not every page of it could be read; what is chosen is chosen from those that were.');
     this.#pageSize = pages > 0 ? Math.max(own, size) : 0;
@@ -152,27 +162,36 @@ export class OwnList {
     this.#items = [...before, ...own, ...behind];
   }
 
+  /** What draws facets is there only where the page has places for them. */
+  async #loadFacets(): Promise<void> {
+    const place = `[data-ivy-facet][data-ivy-for="${CSS.escape(this.name)}"]`;
+    if (!this.#drawFacets && document.querySelector(place))
+      this.#drawFacets = (await import('./own-facets.js')).drawFacets;
+  }
+
   /** Makes what answers of what the page has now. */
   #make(): void {
     const { ivySize, ivyPrefix = '' } = this.list.dataset;
+    const items = readItems(this.#items, this.notes);
+    this.#drawFacets?.(this.name, items.records, document);
     this.#controls = controlsOf(this.name);
     if (this.#controls.forms.length === 0)
       this.notes.say(`nothing drives it. Put data-ivy-for="${this.name}" on a form.`);
     const more = document.querySelector(`[data-ivy-more="${CSS.escape(this.name)}"]`) !== null;
     const size = Number(ivySize) > 0 ? Math.floor(Number(ivySize)) : this.#pageSize;
-    this.setup = setUp(
-      readItems(this.#items, this.notes),
-      this.#controls,
-      { prefix: ivyPrefix, size, stacks: more },
-      this.notes,
-    );
+    this.setup = setUp(items, this.#controls, { prefix: ivyPrefix, size, stacks: more }, this.notes);
   }
 
   #listen(): void {
     const { signal } = this.#stops;
     const driven = (event: Event) => {
       const target = event.target as HTMLElement;
-      return this.#controls.forms.some((form) => form.contains(target) || (target as HTMLInputElement).form === form);
+      return this.#controls.forms.some(
+        (form) =>
+          form.contains(target) ||
+          (target as HTMLInputElement).form === form ||
+          (target instanceof HTMLFormElement && target.contains(form)),
+      );
     };
     const later = (event: Event) => {
       if (!driven(event) || this.#controls.waits) return;
@@ -214,7 +233,7 @@ export class OwnList {
   }
 
   #press(event: Event, driven: (event: Event) => boolean): void {
-    const button = (event.target as Element).closest<HTMLElement>('button, [data-ivy-more]');
+    const button = (event.target as Element).closest<HTMLElement>('button, a[href], [data-ivy-more], [data-ivy-clear]');
     if (!button) return;
     if (button.dataset.ivyMore === this.name) {
       event.preventDefault();
@@ -225,7 +244,15 @@ export class OwnList {
       event.preventDefault();
       return this.#clear(button.dataset.ivyClear);
     }
-    if (button instanceof HTMLButtonElement && button.type === 'button' && button.name !== '') {
+    const group = this.#controls.groups.find(({ controls }) => controls.includes(button as Control));
+    if (button instanceof HTMLAnchorElement) {
+      if (!group || !isPlainPress(event as MouseEvent)) return;
+      event.preventDefault();
+      const isOn = button.getAttribute('aria-current') === 'true';
+      for (const one of group.controls) one.removeAttribute('aria-current');
+      if (!isOn && valueOfLink(button, group) !== '') button.setAttribute('aria-current', 'true');
+      this.#take('push');
+    } else if (group && button instanceof HTMLButtonElement) {
       button.setAttribute('aria-pressed', String(button.getAttribute('aria-pressed') !== 'true'));
       this.#take('push');
     }
@@ -302,7 +329,7 @@ export class OwnList {
       Date.now(),
       setup.lens.paging.mode === 'more' ? 1 : undefined,
     );
-    this.answer = answerOf(setup.index, query, notices);
+    this.answer = answerItems(setup.index, query, notices, this.#items);
     this.#own = this.answer.address;
     for (const { code, facet, value } of this.answer.notices) {
       if (/^(unknown|bad)-/.test(code))
@@ -315,10 +342,7 @@ export class OwnList {
     const { answer, setup, name } = this;
     if (!answer || !setup) return;
     this.#mutations.disconnect();
-    showItems(
-      this.#items,
-      answer.items.map(({ id }) => this.#items[Number(id)]!),
-    );
+    showItems(this.#items, answer.items);
     showChoices(setup.facets, answer);
     const { sort } = this.#controls;
     if (sort)
@@ -371,6 +395,7 @@ export class OwnList {
   /** A page that draws its list anew is read anew, and stands as its address says. */
   #reread(): void {
     this.#mutations.disconnect();
+    this.prepare(document);
     // what came from other pages may have gone with what was there
     this.#putOthers();
     this.#make();

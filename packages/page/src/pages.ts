@@ -15,13 +15,28 @@ export interface Followed {
 }
 
 /** The page that is next to one, on the same site; null for none. */
-function neighbour(page: Document, name: string, rel: 'next' | 'prev', base: string): string | null {
+export function neighbour(page: Document, name: string, rel: 'next' | 'prev', base: string): string | null {
   const pager = page.querySelector(`[data-ivy-pager="${CSS.escape(name)}"]`);
-  const link = pager?.querySelector(`a[rel~="${rel}"]`) ?? page.head.querySelector(`link[rel~="${rel}"]`);
+  const link =
+    pager?.querySelector(`a[rel~="${rel}"]`) ??
+    page.head.querySelector(`link[rel~="${rel}"]`) ??
+    (pager && byNumber(pager, rel === 'next' ? 1 : -1));
   const href = link?.getAttribute('href');
   if (!href || !URL.canParse(href, base)) return null;
   const url = new URL(href, base);
-  return url.origin === location.origin ? url.href : null;
+  return url.origin === new URL(base).origin ? url.href : null;
+}
+
+/** The link of a pager of numbers to the page before or after the one that is marked, or is no link. */
+function byNumber(pager: Element, by: 1 | -1): Element | null {
+  const numbers = [...pager.querySelectorAll('a, [aria-current], span, strong, b, em, li')].filter((one) =>
+    /^\s*\d{1,6}\s*$/.test(one.textContent),
+  );
+  const links = numbers.filter((one) => one.tagName === 'A');
+  const now =
+    links.find((one) => one.hasAttribute('aria-current')) ??
+    numbers.find((one) => !links.some((link) => link === one || link.contains(one) || one.contains(link)));
+  return now ? (links.find((one) => Number(one.textContent) === Number(now.textContent) + by) ?? null) : null;
 }
 
 /** Whether a list goes on on other pages. */
@@ -29,8 +44,18 @@ export function goesOn(name: string): boolean {
   return (['next', 'prev'] as const).some((rel) => neighbour(document, name, rel, location.href) !== null);
 }
 
+/** What is done meanwhile: with each page before it is read, and with the number of items that are there. */
+export interface Following {
+  prepare?: (page: Document) => void;
+  report?: (items: number) => void;
+}
+
 /** Reads the other pages of a list, one after the other, so that what is chosen is chosen from all of it. */
-export async function followPages(name: string, signal: AbortSignal): Promise<Followed> {
+export async function followPages(
+  name: string,
+  signal: AbortSignal,
+  { prepare = () => {}, report = () => {} }: Following = {},
+): Promise<Followed> {
   const followed: Followed = { before: [], behind: [], pages: 0, size: 0, isWhole: true };
   const seen = new Set([location.href.split('#')[0]!]);
   for (const rel of ['next', 'prev'] as const) {
@@ -42,6 +67,7 @@ export async function followPages(name: string, signal: AbortSignal): Promise<Fo
       }
       seen.add(url);
       const page = await read(url, signal);
+      if (page) prepare(page);
       const list = page?.querySelector(`[data-ivy-list="${CSS.escape(name)}"]`);
       if (!page || !list) {
         followed.isWhole = false;
@@ -51,6 +77,7 @@ export async function followPages(name: string, signal: AbortSignal): Promise<Fo
       if (rel === 'next') followed.behind.push(...items);
       else followed.before.unshift(...items);
       followed.pages++;
+      report(followed.before.length + followed.behind.length);
       followed.size = Math.max(followed.size, items.length);
       url = neighbour(page, name, rel, url);
     }

@@ -71,7 +71,8 @@ export function setUp(items: Items, controls: Controls, wishes: Wishes, notes: N
   const keys = new Set<string>();
   const facets = groups.map(({ group, reads }) => facetOf(group, reads, index, keys, notes));
   const orders = ordersOf(controls.sort, fields, notes);
-  return { index, lens: lensOf(facets, orders, fields, wishes), facets, orders };
+  const byValue = new Map(orders.map(({ value, key }) => [value, key]));
+  return { index, lens: lensOf(facets, orders, fields, wishes), facets, orders: byValue };
 }
 
 /** The fields a group reads by the names they have in the items; null where there is none. */
@@ -158,22 +159,33 @@ function freeKey(name: string, taken: Set<string>): string {
   return key;
 }
 
-/** The orders of the page's own select, each under a name that addresses can have. */
-function ordersOf(sort: HTMLSelectElement | null, fields: readonly Field[], notes: Notes): Map<string, string> {
-  const orders = new Map<string, string>();
-  const names = fields.map(({ key }) => key);
-  for (const { value } of sort?.options ?? []) {
-    if (value === '') continue;
-    const [name = '', order = 'asc'] = value.split(':');
-    const field = meant(name, names);
-    if (field === null || !/^(asc|desc)$/.test(order))
-      notes.say(`the order “${value}” names no field of the items, or neither asc nor desc.${hint(name, names)}`);
-    else orders.set(value, `${slugify(field) || 'field'}-${order}`);
-  }
-  return orders;
+/** An order of the page's own select. */
+interface Order {
+  /** Its value there. */
+  value: string;
+  /** A name that addresses of the engine can have. */
+  key: string;
+  field: string;
+  order: 'asc' | 'desc';
 }
 
-function lensOf(facets: readonly Facet[], orders: Map<string, string>, fields: readonly Field[], wishes: Wishes): Lens {
+function ordersOf(sort: HTMLSelectElement | null, fields: readonly Field[], notes: Notes): Order[] {
+  const names = fields.map(({ key }) => key);
+  return [...(sort?.options ?? [])].flatMap((option): Order[] => {
+    const { value } = option;
+    const says = option.dataset.ivyOrder ?? value;
+    if (says === '') return [];
+    const [name = '', order = 'asc'] = says.split(':');
+    const field = meant(name, names);
+    if (field === null || (order !== 'asc' && order !== 'desc')) {
+      notes.say(`the order “${says}” names no field of the items, or neither asc nor desc.${hint(name, names)}`);
+      return [];
+    }
+    return [{ value, key: `${slugify(field) || 'field'}-${order}`, field, order }];
+  });
+}
+
+function lensOf(facets: readonly Facet[], orders: readonly Order[], fields: readonly Field[], wishes: Wishes): Lens {
   const texts = fields.filter(({ key, type }) => key !== itemField && type !== 'number' && type !== 'boolean');
   const read = readLens({
     facets: facets.map(({ key, kind, field, group }) => {
@@ -197,17 +209,7 @@ function lensOf(facets: readonly Facet[], orders: Map<string, string>, fields: r
       options: [
         // as the page has them, until a visitor says otherwise
         { key: 'given', field: itemField },
-        ...[...orders].map(([value, key]) => {
-          const [name = '', order = 'asc'] = value.split(':');
-          return {
-            key,
-            field: meant(
-              name,
-              fields.map((one) => one.key),
-            )!,
-            order,
-          };
-        }),
+        ...orders.map(({ key, field, order }) => ({ key, field, order })),
       ],
       default: 'given',
     },

@@ -3,11 +3,13 @@
  * that no answer is described a second time. All that goes over the wire stands here, and nothing else.
  */
 export type { CardPart, CompactAnswer, Explanation, FoundTerms, Lens, SortOption, DryRun } from '@ivy/core';
+export type { MarkupView } from '../delivery/markup.controller.js';
 export type { Listing, PageReply, Results } from '../delivery/results.service.js';
 export type { ProblemBody } from '../problem/problem.filter.js';
 export type { HealthView } from '../health/health.controller.js';
 export type { CheckFinding } from '../studio/check/check-page.js';
 export type { Match } from '../studio/match/matches.service.js';
+export type { PageView } from '../studio/pages/pages.controller.js';
 export type { AboutView } from '../studio/about/about.controller.js';
 export type { JobStatus } from '../studio/intake/jobs.js';
 export type { LensSummary, LensView, ReleaseMade, ReleaseView } from '../studio/lenses/lens.view.js';

@@ -6,6 +6,7 @@ import { HostedController } from './hosted/hosted.controller.js';
 import { HostedPages } from './hosted/hosted-pages.js';
 import { IndexCache } from './index-cache.js';
 import { LensCache } from './lens-cache.js';
+import { MarkupController } from './markup.controller.js';
 import { ResultsController } from './results.controller.js';
 import { ResultsService } from './results.service.js';
 
@@ -15,7 +16,7 @@ import { ResultsService } from './results.service.js';
  */
 @Module({
   imports: [SharedModule],
-  controllers: [ResultsController, HostedController, EmbedController, HealthController],
+  controllers: [ResultsController, MarkupController, HostedController, EmbedController, HealthController],
   providers: [IndexCache, LensCache, ResultsService, HostedPages],
   exports: [IndexCache, LensCache, ResultsService, HostedPages],
 })

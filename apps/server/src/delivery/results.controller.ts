@@ -1,4 +1,4 @@
-import { maxSearch, splitAddress, type ForPage, type FoundTerms } from '@ivy/core';
+import { maxSearch, splitAddress, type ForPage, type FoundTerms, type Lens } from '@ivy/core';
 import { Controller, Get, HttpCode, Options, Param, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, IsTagged, Refuses, TakesPageQuery } from '../api/describe.js';
@@ -63,7 +63,7 @@ export class ResultsController {
   ): Promise<Buffer | void> {
     const { own, from, address } = pageQueryOf(request);
     const ready = await this.service.ready(slug, 'release', own);
-    allowOrigin(request, reply, ready);
+    allowOrigin(request, reply, ready.kept.lens);
     if (isFresh(request, reply, ready.etag)) return;
     return sent(request, reply, await this.service.written(ready, what(ready), address, from));
   }
@@ -81,7 +81,7 @@ export class ResultsController {
   ): Promise<FoundTerms> {
     const { own, address } = pageQueryOf(request);
     const ready = await this.service.ready(slug, 'release', own);
-    allowOrigin(request, reply, ready);
+    allowOrigin(request, reply, ready.kept.lens);
     void reply.header('cache-control', 'no-cache');
     return findTermsOf(this.service, ready, facet, address);
   }
@@ -94,7 +94,8 @@ export class ResultsController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<void> {
-    allowOrigin(request, reply, await this.service.ready(slug, 'release'));
+    const { kept } = await this.service.ready(slug, 'release');
+    allowOrigin(request, reply, kept.lens);
     void reply.header('access-control-allow-headers', 'if-none-match').header('access-control-max-age', '86400');
   }
 }
@@ -177,8 +178,7 @@ export function isFresh(request: FastifyRequest, reply: FastifyReply, etag: stri
 }
 
 /** CORS follows the lens: its pages may ask, others may not. */
-function allowOrigin(request: FastifyRequest, reply: FastifyReply, { kept }: Ready): void {
-  const { origins } = kept.lens;
+export function allowOrigin(request: FastifyRequest, reply: FastifyReply, { origins }: Lens): void {
   if (origins.includes('*')) {
     void reply.header('access-control-allow-origin', '*');
   } else {

@@ -28,6 +28,21 @@ export function previewPolicy(site: string | null): string {
   return written({ ...base, ...(site !== null && isOrigin(site) && { 'base-uri': [site] }) });
 }
 
+/**
+ * What a page of others may do that is shown in the studio: look as it does where it stands. No script of it runs, and
+ * nothing of it is sent anywhere.
+ */
+export const framedPolicy = written({
+  'default-src': ["'none'"],
+  'img-src': ['*', 'data:'],
+  'style-src': ['*', "'unsafe-inline'"],
+  'font-src': ['*', 'data:'],
+  'media-src': ['*'],
+  'form-action': ["'none'"],
+  'frame-ancestors': ["'self'"],
+  sandbox: ['allow-same-origin'],
+});
+
 function written(directives: Directives): string {
   return Object.entries(directives)
     .map(([name, values]) => `${name} ${values.join(' ')}`)

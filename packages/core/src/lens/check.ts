@@ -1,6 +1,7 @@
 import { kindOf, type Facet } from '../kinds/kinds.js';
 import { addressNames } from './address-names.js';
 import type { Lens } from './lens.js';
+import { markupProblems } from './markup.js';
 import { isLanguage, isZone } from './locale.js';
 import { hasTerms, type Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
@@ -78,7 +79,7 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
     if (language === lens.language)
       problems.push({ pointer, message: `“${language}” is the lens’s own language: its words stand in texts` });
   }
-  return [...problems, ...nameClashes(lens)];
+  return [...problems, ...markupProblems(lens.markup), ...nameClashes(lens)];
 }
 
 function facetProblems(

@@ -19,6 +19,7 @@ import { facetShape } from '../kinds/kinds.js';
 import { lookShape, makeLook } from '../look/look.js';
 import { textsShape } from '../model/texts.js';
 import { pagingShape } from '../paging/paging.js';
+import { markupShape, noMarkup } from './markup.js';
 
 /*
  * The one definition of a lens's config. Types, validation, defaults and the JSON Schema all come from here.
@@ -137,6 +138,7 @@ const lensShape = object({
     }),
     () => 'UTC',
   ),
+  markup: withDefault(markupShape, noMarkup),
   /** Pages that may ask for answers: origins, or `*` for any. */
   origins: withDefault(
     list(

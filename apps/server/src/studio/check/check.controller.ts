@@ -5,15 +5,10 @@ import type { FastifyRequest } from 'fastify';
 import { Answers, Refuses } from '../../api/describe.js';
 import { LensCache, type CachedLens } from '../../delivery/lens-cache.js';
 import { doorsToken, type Doors } from '../../doors/doors.js';
-import { fetchOutside } from '../../outside/fetch-outside.js';
+import { OutsidePages } from '../../outside/outside-pages.js';
 import { PageReader } from '../../outside/page-reader.js';
-import { reachToken } from '../../outside/reach-token.js';
-import type { Reach } from '../../outside/reach.js';
 import { Problem } from '../../problem/problem.js';
 import { checkPage, type CheckFinding } from './check-page.js';
-
-/** Bytes of a page, and milliseconds until it is there. */
-const most = { bytes: 4_000_000, time: 15_000 };
 
 /** What of an installation stands on a page. */
 @ApiTags('lenses')
@@ -21,15 +16,18 @@ const most = { bytes: 4_000_000, time: 15_000 };
 export class CheckController {
   constructor(
     private readonly lenses: LensCache,
+    private readonly pages: OutsidePages,
     private readonly reader: PageReader,
-    @Inject(reachToken) private readonly reach: Reach,
     @Inject(doorsToken) private readonly doors: Doors,
   ) {}
 
   @Get()
   @ApiQuery({ name: 'page', description: 'Address of the page.', schema: { type: 'string' } })
   @Answers('CheckFinding', { of: 'list', says: 'What stands and what does not, what to do first at the top.' })
-  @Refuses({ 422: ['bad-page', 'page-failed', 'page-private', 'page-slow', 'page-too-large'] })
+  @Refuses({
+    422: ['bad-page', 'page-failed', 'page-private', 'page-slow', 'page-too-large'],
+    503: ['too-many-waiting'],
+  })
   async check(
     @Param('slug') slug: string,
     @Query('page') page: unknown,
@@ -37,17 +35,10 @@ export class CheckController {
   ): Promise<CheckFinding[]> {
     const lens = await this.#lens(slug);
     const address = typeof page === 'string' ? page.slice(0, 2000) : '';
-    const signal = AbortSignal.timeout(most.time);
-    const accept = 'text/html,application/xhtml+xml;q=0.9,*/*;q=0.1';
-    const fetched = await fetchOutside(address, this.reach, { bytes: most.bytes, signal, accept });
-    if (!/html/i.test(fetched.type)) {
-      throw new Problem(
-        422,
-        'bad-page',
-        `${new URL(fetched.address).host} sent no page, but ${fetched.type || 'something else'}.`,
-      );
-    }
-    const facts = await this.reader.factsOf(fetched.text, fetched.address);
+    const { fetched, facts } = await this.pages.read(address, async (page) => ({
+      fetched: page,
+      facts: await this.reader.factsOf(page.text, page.address),
+    }));
     const policies = [...(fetched.policy === '' ? [] : fetched.policy.split(/,\s*/)), ...facts.policies];
     const studio = this.doors.publicUrl ?? `${request.protocol}://${request.host}`;
     const { lens: config, release } = lens;

@@ -1,10 +1,10 @@
 import type { FoundLook } from '@ivy/formats';
 import { Inject, Injectable } from '@nestjs/common';
-import { fetchOutside } from '../../outside/fetch-outside.js';
+import { fetchOutside, type Fetched } from '../../outside/fetch-outside.js';
+import { OutsidePages } from '../../outside/outside-pages.js';
 import { PageReader } from '../../outside/page-reader.js';
 import { reachToken } from '../../outside/reach-token.js';
 import type { Reach } from '../../outside/reach.js';
-import { Problem } from '../../problem/problem.js';
 
 /** What of a page's look can be taken over. */
 export interface Match {
@@ -18,18 +18,15 @@ export interface Match {
   found: FoundLook[];
 }
 
-/** Bytes of a page, and of one sheet; milliseconds for all of it; sheets. */
-const most = { page: 4_000_000, sheet: 2_000_000, time: 15_000, sheets: 16 };
-/** Pages read at once. */
-const atOnce = 4;
+/** Bytes of one sheet; sheets. */
+const most = { sheet: 2_000_000, sheets: 16 };
 
 /** Reads pages for what they look like. */
 @Injectable()
 export class MatchesService {
-  #running = 0;
-
   constructor(
     @Inject(reachToken) private readonly reach: Reach,
+    private readonly pages: OutsidePages,
     private readonly reader: PageReader,
   ) {}
 
@@ -41,28 +38,10 @@ export class MatchesService {
 
   /** What a page's own sheets make. */
   async ofPage(address: string): Promise<Match> {
-    if (this.#running >= atOnce) {
-      throw new Problem(503, 'too-many-waiting', 'Other pages are being read. Try again in a moment.');
-    }
-    this.#running++;
-    try {
-      return await this.#match(address);
-    } finally {
-      this.#running--;
-    }
+    return this.pages.read(address, (page, signal) => this.#match(page, signal));
   }
 
-  async #match(address: string): Promise<Match> {
-    const signal = AbortSignal.timeout(most.time);
-    const accept = 'text/html,application/xhtml+xml;q=0.9,*/*;q=0.1';
-    const page = await fetchOutside(address, this.reach, { bytes: most.page, signal, accept });
-    if (!/html/i.test(page.type)) {
-      throw new Problem(
-        422,
-        'bad-page',
-        `${new URL(page.address).host} sent no page, but ${page.type || 'something else'}.`,
-      );
-    }
+  async #match(page: Fetched, signal: AbortSignal): Promise<Match> {
     const { title, sheets } = await this.reader.sheetsOf(page.text, page.address);
     const missed: Match['missed'] = [];
     const rules = await Promise.all(
