@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { makeNotes } from './notes.mjs';
 import { drawPicture } from './picture.mjs';
-import { noticePages } from './notices.mjs';
+import { makeNotices, noticePages } from './notices.mjs';
 import { makeWalks } from './walks.mjs';
 
 const here = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -25,6 +25,7 @@ for (const path of ['notices', 'board']) {
 }
 writeFonts();
 writeWalks();
+writeNotices();
 // last, so that a build cut short is seen as not done
 writeNotes();
 
@@ -63,6 +64,18 @@ function writeWalks() {
     leader: (walk) => walk.leader,
     places_left: (walk) => walk.places,
     url: () => '/join',
+  });
+}
+
+/** The board as posts, as one gets them from its pages. */
+function writeNotices() {
+  writeCsv('notices.csv', makeNotices(), {
+    when: ({ date }) => date.toISOString().slice(0, 10),
+    notice: ({ title }) => title,
+    where: ({ place }) => place,
+    kind: ({ kind }) => kind,
+    habitat: ({ habitats }) => habitats.join(' | '),
+    link: ({ number }) => `/join#notice-${number}`,
   });
 }
 

@@ -1,5 +1,6 @@
 export * from './file-problem.js';
 export * from './limits.js';
+export * from './page/mark-counts.js';
 export * from './page/sheet-look.js';
 export * from './page/page-facts.js';
 export * from './page/page-sheets.js';

@@ -1,3 +1,4 @@
+import { Page } from '../test/page.js';
 import { choicesOf, controlsOf, isChosen, setChosen } from './controls.js';
 
 function groups(html: string) {
@@ -78,4 +79,70 @@ test('choices of all sorts are made and taken back alike', () => {
       expect([group.name, isChosen(choice!)]).toEqual([group.name, on]);
     }
   }
+});
+
+describe('what a page names otherwise', () => {
+  let page: Page;
+  afterEach(() => page.close());
+  const list = `<ul data-ivy-list="notices">${[
+    ['a', 'Works', '2026-05-01'],
+    ['b', 'Call', '2026-05-02'],
+    ['c', 'Works', '2026-05-03'],
+  ]
+    .map(
+      ([title, kind, day]) =>
+        `<li><b data-ivy-field="title">${title}</b> <i data-ivy-field="kind">${kind}</i> <time data-ivy-field="day" datetime="${day}"></time></li>`,
+    )
+    .join('')}</ul>`;
+
+  test('links choose one: by their query, by their words, or nothing; once more takes it back', async () => {
+    page = await Page.open(
+      `<nav data-ivy-for="notices" data-ivy-reads="kind"><a href="/notices">All</a> <a href="?kind=Works">W</a> <a href="/tag/call">Call</a></nav>${list}`,
+    );
+    expect(page.element('a').getAttribute('aria-current')).toBe('true');
+    await page.press('a:nth-of-type(2)');
+    expect([page.shown, location.search, page.element('a').getAttribute('aria-current')]).toEqual([
+      ['a', 'c'],
+      '?kind=works',
+      'false',
+    ]);
+    expect(page.element('a:nth-of-type(2)').hasAttribute('data-ivy-on')).toBe(true);
+    await page.press('a:nth-of-type(3)');
+    expect(page.shown).toEqual(['b']);
+    await page.press('a:nth-of-type(1)');
+    expect([page.shown.length, location.search]).toEqual([3, '']);
+  });
+
+  test('a name for the address where the control has none or another; what it was called before is still read', async () => {
+    const form = `<form data-ivy-for="notices"><span data-ivy-as="kind" data-ivy-was="art type">
+      <label><input type="checkbox" name="k[]" value="Works"></label><label><input type="checkbox" name="k[]" value="Call"></label></span></form>`;
+    for (const search of ['?kind=call', '?art=Call', '?type=call', '?k%5B%5D=Call']) {
+      page = await Page.open(form + list, search);
+      expect([search, page.shown, location.search]).toEqual([search, ['b'], '?kind=call']);
+      page.close();
+    }
+    page = await Page.open(form + list);
+  });
+
+  test('two boxes of a range may have two names', async () => {
+    const form = `<form data-ivy-for="notices" data-ivy-as="day"><input type="date" name="from" data-ivy-end="from"><input type="date" name="to" data-ivy-end="to"></form>`;
+    page = await Page.open(form + list, '?from=2026-05-02&to=');
+    expect([page.shown, location.search]).toEqual([['b', 'c'], '?day=2026-05-02/..']);
+    page.close();
+    page = await Page.open(form + list, '?from=&to=2026-05-02');
+    expect([page.shown, location.search]).toEqual([['a', 'b'], '?day=../2026-05-02']);
+  });
+
+  test('an order says what it is where its value does not; the form around a control alone resets it', async () => {
+    page = await Page.open(
+      `<form><select name="by" data-ivy-for="notices" data-ivy-sort><option value="">–</option><option value="new" data-ivy-order="day:desc">New</option></select>
+       <label><input type="checkbox" name="kind" value="Works" data-ivy-for="notices"></label><button type="reset">x</button></form>${list}`,
+    );
+    await page.type('select', 'new');
+    expect([page.shown, location.search]).toEqual([['c', 'b', 'a'], '?sort=new']);
+    await page.press('[type=checkbox]');
+    expect(page.shown).toEqual(['c', 'a']);
+    await page.press('[type=reset]');
+    expect([page.shown, page.element('[type=reset]').hidden]).toEqual([['a', 'b', 'c'], true]);
+  });
 });

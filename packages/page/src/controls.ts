@@ -43,13 +43,14 @@ function controlsIn(form: HTMLElement): Control[] {
   const marked = [...form.querySelectorAll('a[href]')].filter((link) => nameOf(link) !== '');
   const within =
     form instanceof HTMLFormElement ? [...form.elements] : [...form.querySelectorAll('input, select, button')];
-  // a control may be marked alone
+  // a control may be marked alone; one that a facet drawn here stands in the stead of drives nothing
   return [form, ...within, ...marked].filter(
     (one): one is Control =>
-      one instanceof HTMLInputElement ||
-      one instanceof HTMLSelectElement ||
-      one instanceof HTMLAnchorElement ||
-      (one instanceof HTMLButtonElement && one.type === 'button' && nameOf(one) !== ''),
+      (one instanceof HTMLInputElement ||
+        one instanceof HTMLSelectElement ||
+        one instanceof HTMLAnchorElement ||
+        (one instanceof HTMLButtonElement && one.type === 'button' && nameOf(one) !== '')) &&
+      (!one.closest('[data-ivy-facet]') || one.closest('[data-ivy-drawn]') !== null),
   );
 }
 

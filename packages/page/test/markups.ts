@@ -1,3 +1,5 @@
+import type { Mark } from '@ivy/core';
+
 /** What a made-up page lists. */
 export interface Notice {
   title: string;
@@ -111,6 +113,41 @@ export const markups: Record<string, (notices: readonly Notice[]) => string> = {
       notices.map((one) => `<li>${all(one)}</li>`),
       ' dir="rtl"',
     ),
+  'lists within a list, one a kind': (notices) =>
+    list(
+      'ul',
+      kinds.map(
+        (name) =>
+          `<li><h3>${name}</h3><ul>${notices.map((one) => (one.kind === name ? `<li data-ivy-item>${all(one)}</li>` : '')).join('')}</ul></li>`,
+      ),
+    ),
+  'links that are the items': (notices) =>
+    list(
+      'nav',
+      notices.map(
+        (one) =>
+          `<a href="#x"><b data-ivy-field="title">${esc(one.title)}</b> ${kind(one)} ${time(one)} ${many(one)} ${minutes(one)}</a>`,
+      ),
+    ),
+  'what pictures and meters say': (notices) =>
+    list(
+      'div',
+      notices.map(
+        (one) =>
+          `<figure><img data-ivy-field="kind" data-ivy-from="alt" alt="${one.kind}" src="#"><figcaption>${title(one)}</figcaption>
+          ${time(one)}${many(one)}<meter data-ivy-field="minutes" min="0" max="60" value="${one.minutes}"></meter></figure>`,
+      ),
+    ),
+  'several bodies of a table': (notices) =>
+    `<table data-ivy-list="notices">${[0, 8, 16]
+      .map(
+        (from) =>
+          `<tbody>${notices
+            .slice(from, from + 8)
+            .map((one) => `<tr><td>${all(one)}</td></tr>`)
+            .join('')}</tbody>`,
+      )
+      .join('')}</table>`,
   'templates and scripts among the items': (notices) =>
     list('ul', [
       '<template><li>x</li></template>',
@@ -194,4 +231,50 @@ export function answerTo(question: Asked, match: 'any' | 'all'): string[] {
       );
     })
     .map((notice) => notice.title);
+}
+
+/** A list that bears no marks, and what a mapping says of it. */
+export const unmarked = {
+  cards: {
+    html: (all: readonly Notice[]) =>
+      `<section class="cards">${all
+        .map(
+          (one) =>
+            `<article class="card"><h3>${esc(one.title)}</h3><p class="kind">${one.kind}</p>${one.date ? `<time datetime="${one.date}">x</time>` : ''}
+            <p class="at">${one.habitats.map(esc).join(' · ')}</p><data value="${one.minutes}">some</data></article>`,
+        )
+        .join('')}</section>`,
+    marks: marksOf(
+      '.cards',
+      '.cards > .card',
+      { title: 'h3', kind: '.kind', date: 'time', minutes: 'data' },
+      '.at',
+      '·',
+    ),
+  },
+  table: {
+    html: (all: readonly Notice[]) =>
+      `<table class="board"><tbody>${all
+        .map(
+          (one) =>
+            `<tr><td>${esc(one.title)}</td><td>${one.kind}</td><td><time datetime="${one.date ?? ''}">x</time></td><td>${one.minutes}</td><td>${one.habitats.map(esc).join('; ')}</td></tr>`,
+        )
+        .join('')}</tbody></table>`,
+    marks: marksOf(
+      '.board > tbody',
+      '.board > tbody > tr',
+      { title: 'td:nth-of-type(1)', kind: 'td:nth-of-type(2)', date: 'time', minutes: 'td:nth-of-type(4)' },
+      'td:nth-of-type(5)',
+      ';',
+    ),
+  },
+};
+
+function marksOf(at: string, item: string, fields: Record<string, string>, habitat: string, split: string): Mark[] {
+  return [
+    { at, in: 'page', says: { list: '' } },
+    { at: item, in: 'page', says: { item: '' } },
+    ...Object.entries(fields).map(([field, where]): Mark => ({ at: where, in: 'item', says: { field } })),
+    { at: habitat, in: 'item', says: { field: 'habitat', split } },
+  ];
 }

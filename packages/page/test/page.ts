@@ -5,11 +5,12 @@ export class Page {
   list!: OwnList;
   readonly told: string[] = [];
 
-  static async open(html: string, search = ''): Promise<Page> {
+  static async open(html: string, search = '', prepare: () => void = () => {}): Promise<Page> {
     const page = new Page();
     jest.spyOn(console, 'warn').mockImplementation((words: string) => void page.told.push(words));
     history.replaceState(null, '', `/notices${search}`);
     document.body.innerHTML = html;
+    prepare();
     const list = document.querySelector<HTMLElement>('[data-ivy-list]')!;
     page.list = new OwnList(list.dataset.ivyList!, list);
     await page.list.ready;

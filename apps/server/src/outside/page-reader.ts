@@ -1,3 +1,4 @@
+import type { Mark } from '@ivy/core';
 import type { FoundLook, PageFacts, PageSheets } from '@ivy/formats';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
@@ -30,6 +31,11 @@ export class PageReader implements OnModuleDestroy {
 
   factsOf(page: string, address: string): Promise<PageFacts> {
     return this.#read({ read: 'facts', page, address });
+  }
+
+  /** How often the page has what each mark looks for. */
+  markCountsOf(page: string, marks: Mark[]): Promise<number[]> {
+    return this.#read({ read: 'marks', page, marks });
   }
 
   lookOf(sheets: string[]): Promise<FoundLook[]> {

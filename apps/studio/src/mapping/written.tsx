@@ -1,12 +1,15 @@
 import type { Mark } from '@ivy/core';
 import { Check, Copy } from 'lucide-react';
+import { useApi } from '../api/api.js';
+import { mappedLineFor } from '../publish/snippet.js';
 import { useCopy } from '../shared/use-copy.js';
 import { roleOf, writtenOf } from './marks.js';
 
 /** What the page would carry: one line, or the attributes by hand. */
 export function Written({ slug, marks, items }: { slug: string | null; marks: readonly Mark[]; items: number }) {
   const name = slug ?? 'name-of-the-lens';
-  const line = `<script type="module" src="${location.origin}/embed/ivy-page.js" data-ivy-name="${name}"></script>`;
+  const { data: about } = useApi('/api/v1/about', {});
+  const line = mappedLineFor(name, about?.publicUrl ?? location.origin);
   const byHand = marks
     .filter((mark) => roleOf(mark) !== 'item')
     .map((mark) => `${mark.in === 'item' ? '  in each item  ' : ''}${mark.at}   ${writtenOf(mark, name)}`)

@@ -10,7 +10,7 @@ import { countOf } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
 import { CheckPage } from './check-page.js';
-import { Snippet } from './snippet.js';
+import { MappedLine, Snippet } from './snippet.js';
 import { Vine } from './vine.js';
 
 /** What visitors will notice, the releases so far, and the line that puts the lens on a page. */
@@ -131,8 +131,19 @@ export function PublishPage() {
           <Notices changes={changes} draft={lens.data.draft} release={newest?.number} />
         </main>
         <aside className="w-[400px] shrink-0 overflow-y-auto border-s border-rule bg-paper" aria-label="On a page">
-          <Snippet slug={slug} />
+          {lens.data.draft.markup.marks.length > 0 ? <MappedLine slug={slug} /> : <Snippet slug={slug} />}
           <CheckPage slug={slug} />
+          {lens.data.draft.markup.marks.length === 0 && (
+            <section className="section">
+              <h2 className="serif text-[16.5px] font-semibold">On a page that has its own cards</h2>
+              <p className="mt-0.5 text-[13px] text-ink-2">
+                Where a page lists the posts already, its own form can filter its own list.{' '}
+                <Link to={`/lenses/${slug}/page`} className="link">
+                  Mark that page
+                </Link>
+              </p>
+            </section>
+          )}
           <section className="section">
             <h2 className="serif text-[16.5px] font-semibold">Parts can stand apart</h2>
             <p className="mt-0.5 text-[13px] text-ink-2">

@@ -19,6 +19,13 @@ export function SourcesPage() {
       <AppBar crumbs={[{ label: 'Sources' }]} />
       <main className="mx-auto w-full max-w-[1120px] px-6 py-7">
         <DropZone />
+        <p className="mt-3 text-center text-ink-2">
+          Or begin with{' '}
+          <Link to="/from-page" className="link">
+            a page that lists its posts
+          </Link>
+          , and filter it where it stands.
+        </p>
         {error ? (
           <Failed error={error} retry={retry} />
         ) : !sources.data || !lenses.data ? (

@@ -114,8 +114,7 @@ function listingChanges(before: Lens, after: Lens): LensChange[] {
       before: before.language,
       after: after.language,
     });
-  if (differ((lens) => lens.markup))
-    changes.push({ facet: null, title: 'Other things are marked on the page of its own' });
+  if (differ((lens) => lens.markup)) changes.push({ facet: null, title: 'Other things are marked on its page' });
   if (differ(({ address: { apply: _apply, ...address }, zone, origins }) => [address, zone, origins]))
     changes.push({ facet: null, title: 'Settings of the page changed' });
   return changes;

@@ -4,7 +4,8 @@ import { attribute, documentOf, elementsOf } from './elements.js';
 
 /** What of a page bears on a listing that stands on it. */
 export interface PageFacts {
-  scripts: { address: string; isModule: boolean }[];
+  /** Its scripts, with the lens that one of ours reads the marks of. */
+  scripts: { address: string; isModule: boolean; lens: string }[];
   /** Elements of ours by tag, with the lens each names and whether it keeps room until it is drawn. */
   elements: { tag: string; name: string; prefix: string | null; keepsRoom: boolean }[];
   /** Policies that the page states itself. */
@@ -38,7 +39,11 @@ export function pageFacts(page: string, address: string): PageFacts {
     const id = of('id');
     if (id !== '') ids.push(id);
     if (tagName === 'script' && of('src') !== '' && URL.canParse(of('src'), address))
-      facts.scripts.push({ address: new URL(of('src'), address).href, isModule: of('type') === 'module' });
+      facts.scripts.push({
+        address: new URL(of('src'), address).href,
+        isModule: of('type') === 'module',
+        lens: of('data-ivy-name'),
+      });
     else if (/^ivy-[a-z]+$/.test(tagName)) {
       const prefix = element.attrs.find(({ name }) => name === 'prefix')?.value ?? null;
       facts.elements.push({ tag: tagName, name: of('name'), prefix, keepsRoom: /height/.test(of('style')) });

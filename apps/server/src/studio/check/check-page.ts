@@ -1,3 +1,4 @@
+import type { Mark } from '@ivy/core';
 import type { PageFacts } from '@ivy/formats';
 import { letsIn } from './policy.js';
 
@@ -20,6 +21,8 @@ export interface Installed {
   origins: readonly string[];
   /** Every parameter name of the lens. */
   names: readonly string[];
+  /** What is marked on a page of its own, with how often it is there; null where the lens draws its own listing. */
+  marks: readonly (Mark & { found: number })[] | null;
 }
 
 /** Where a page is, and what it may load. */
@@ -33,31 +36,9 @@ export function checkPage(facts: PageFacts, page: Installation, lens: Installed,
   const found: CheckFinding[] = [];
   const say = (code: string, ok: boolean, text: string, mend = '') =>
     found.push({ code, ok, text, mend: ok ? '' : mend });
-  const scripts = facts.scripts.filter(({ address }) => /\/ivy-lens\.js(\?|$)/.test(address));
-  const line = `<script type="module" src="${studio}/embed/ivy-lens.js"></script>`;
-  const [script] = scripts;
-  say(
-    'script',
-    script !== undefined,
-    script ? `The script is there, from ${new URL(script.address).origin}` : 'The script is not on the page',
-    line,
-  );
-  if (script) {
-    say(
-      'script-once',
-      scripts.length === 1,
-      scripts.length === 1 ? 'It is there once' : `It is there ${scripts.length} times`,
-      'Take all but one away.',
-    );
-    say(
-      'script-module',
-      script.isModule,
-      script.isModule ? 'It is a module' : 'It is not marked as a module, so it does not run',
-      line,
-    );
-    checkPolicy(script.address, page, say);
-  }
-  checkElements(facts, lens, say);
+  checkScript(facts, page, lens, studio, say);
+  if (lens.marks) checkMarks(lens.marks, page.address, lens.slug, studio, say);
+  else checkElements(facts, lens, say);
   say(
     'released',
     lens.release !== null,
@@ -72,7 +53,8 @@ export function checkPage(facts: PageFacts, page: Installation, lens: Installed,
     isAllowed ? `${origin} may ask for answers` : `${origin} may not ask for answers`,
     `Add ${origin} to the origins of the lens.`,
   );
-  checkNames(facts, lens, say);
+  // where the page's own controls drive the list, their names are meant to be the lens's
+  if (!lens.marks) checkNames(facts, lens, say);
   say(
     'ids',
     facts.twice.length === 0,
@@ -91,9 +73,58 @@ export function checkPage(facts: PageFacts, page: Installation, lens: Installed,
   return [...found.filter(({ ok }) => !ok), ...found.filter(({ ok }) => ok)];
 }
 
+/** The script that the lens needs on a page, there once and let in. */
+function checkScript(facts: PageFacts, page: Installation, { slug, marks }: Installed, studio: string, say: Say): void {
+  const file = marks ? 'ivy-page.js' : 'ivy-lens.js';
+  const reads = marks ? ` data-ivy-name="${slug}"` : '';
+  const scripts = facts.scripts.filter(({ address }) => new URL(address).pathname.endsWith(`/${file}`));
+  const line = `<script type="module" src="${studio}/embed/${file}"${reads}></script>`;
+  const [script] = scripts;
+  const said = script ? `The script is there, from ${new URL(script.address).origin}` : 'The script is not on the page';
+  say('script', script !== undefined, said, line);
+  if (!script) return;
+  const isOnce = scripts.length === 1;
+  say(
+    'script-once',
+    isOnce,
+    isOnce ? 'It is there once' : `It is there ${scripts.length} times`,
+    'Take all but one away.',
+  );
+  const { isModule } = script;
+  say(
+    'script-module',
+    isModule,
+    isModule ? 'It is a module' : 'It is not marked as a module, so it does not run',
+    line,
+  );
+  if (marks) {
+    const isNamed = scripts.some(({ lens }) => lens === slug);
+    say(
+      'script-name',
+      isNamed,
+      isNamed ? `It reads the marks of “${slug}”` : `It is not told to read the marks of “${slug}”`,
+      line,
+    );
+  }
+  checkPolicy(script.address, page, say, marks === null);
+}
+
+/** What is marked on the page: each is there, or is gone. */
+function checkMarks(marks: Installed['marks'] & object, page: string, slug: string, studio: string, say: Say): void {
+  const mend = `Show it anew: ${studio}/lenses/${slug}/page`;
+  const items = marks.find(({ says }) => says.item !== undefined)?.found ?? 0;
+  say('items', items > 0, items > 0 ? `${items} items on the page` : `No item of the list is at ${page}`, mend);
+  const gone = marks.filter(({ found }) => found === 0);
+  for (const { at, says } of gone.slice(0, 20)) {
+    const what = Object.entries(says).map(([name, value]) => `${name} ${value}`.trim());
+    say('mark', false, `Gone from the page: “${at}”, which is ${what.join(', ')}`, mend);
+  }
+  if (gone.length === 0) say('mark', true, `All ${marks.length} marks find something`);
+}
+
 type Say = (code: string, ok: boolean, text: string, mend?: string) => void;
 
-function checkPolicy(script: string, { address, policies }: Installation, say: Say): void {
+function checkPolicy(script: string, { address, policies }: Installation, say: Say, hasStyles: boolean): void {
   const { origin } = new URL(script);
   if (policies.length === 0) return say('policy', true, 'No policy keeps it out');
   const needs = [
@@ -102,6 +133,8 @@ function checkPolicy(script: string, { address, policies }: Installation, say: S
     ['style-src-elem', "'unsafe-inline'", 'its styles', "style-src 'unsafe-inline'"],
   ] as const;
   for (const [directive, source, what, mend] of needs) {
+    // a page of its own is left its own styles
+    if (directive === 'style-src-elem' && !hasStyles) continue;
     const ok = letsIn(policies, directive, source, address);
     say(
       `policy-${directive.split('-')[0]}`,

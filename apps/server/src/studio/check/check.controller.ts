@@ -35,14 +35,22 @@ export class CheckController {
   ): Promise<CheckFinding[]> {
     const lens = await this.#lens(slug);
     const address = typeof page === 'string' ? page.slice(0, 2000) : '';
-    const { fetched, facts } = await this.pages.read(address, async (page) => ({
+    const { lens: config, release } = lens;
+    const { marks } = config.markup;
+    const { fetched, facts, found } = await this.pages.read(address, async (page) => ({
       fetched: page,
       facts: await this.reader.factsOf(page.text, page.address),
+      found: marks.length > 0 ? await this.reader.markCountsOf(page.text, marks) : [],
     }));
     const policies = [...(fetched.policy === '' ? [] : fetched.policy.split(/,\s*/)), ...facts.policies];
     const studio = this.doors.publicUrl ?? `${request.protocol}://${request.host}`;
-    const { lens: config, release } = lens;
-    const installed = { slug, release, origins: config.origins, names: [...parameterNames(config).keys()] };
+    const installed = {
+      slug,
+      release,
+      origins: config.origins,
+      names: [...parameterNames(config).keys()],
+      marks: marks.length > 0 ? marks.map((mark, i) => ({ ...mark, found: found[i]! })) : null,
+    };
     return checkPage(facts, { address: fetched.address, policies }, installed, studio);
   }
 

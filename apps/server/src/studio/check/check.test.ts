@@ -92,3 +92,58 @@ test('pages of another origin are told to be let in; private ones are not asked'
   expect((await server.ask('GET', '/api/v1/lenses/gone/check?page=x')).status).toBe(404);
   expect((await server.ask('GET', '/api/v1/lenses/notes/check')).body.code).toBe('bad-page');
 });
+
+describe('a lens that is mapped on a page', () => {
+  const marks = [
+    { at: '.list', says: { list: '' } },
+    { at: '.list > li', says: { item: '' } },
+    { at: 'time', in: 'item', says: { field: 'published' } },
+  ];
+  const line = '<script type="module" src="https://ivy.example/embed/ivy-page.js" data-ivy-name="board"></script>';
+  const list = '<ul class="list"><li><time>1</time></li><li></li></ul><form><input name="kind"></form>';
+  beforeAll(async () => {
+    const config = { facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind' }], markup: { marks } };
+    await server.ask('POST', '/api/v1/lenses', { name: 'Board', slug: 'board', source: 'notes', config });
+    await server.ask('POST', '/api/v1/lenses/board/releases', {});
+  });
+  const checked = async (page: string, header = '') => {
+    [html, policy] = [page, header];
+    const query = new URLSearchParams({ page: `${origin}/board` }).toString();
+    return (await server.ask('GET', `/api/v1/lenses/board/check?${query}`)).body as Finding[];
+  };
+
+  test('it is held to its one line and to what is marked; the names of its form are no clash', async () => {
+    const found = await checked(line + list);
+    expect(faults(found)).toEqual([]);
+    expect(found.map(({ code }) => code)).toEqual([
+      'script',
+      'script-once',
+      'script-module',
+      'script-name',
+      'policy',
+      'items',
+      'mark',
+      'released',
+      'origin',
+      'ids',
+      'headings',
+    ]);
+    expect(found.find(({ code }) => code === 'items')!.text).toBe('2 items on the page');
+  });
+
+  test.each([
+    [list, ['script']],
+    [line.replace('board', 'other') + list, ['script-name']],
+    [line + list.replace('<time>1</time>', ''), ['mark']],
+    [line, ['items', 'mark', 'mark', 'mark']],
+  ])('%j lacks %j', async (page, codes) => {
+    const found = await checked(page);
+    expect(faults(found)).toEqual(codes);
+    expect(found[0]!.mend).not.toBe('');
+  });
+
+  test('its styles are the page’s own, so that no policy need let ours in', async () => {
+    const own = "default-src 'self'; script-src https://ivy.example; connect-src https://ivy.example; style-src 'self'";
+    expect(faults(await checked(line + list, own))).toEqual([]);
+  });
+});

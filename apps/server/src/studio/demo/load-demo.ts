@@ -1,3 +1,4 @@
+import type { Markup } from '@ivy/core';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { existsSync, readFileSync, statSync } from 'node:fs';
@@ -33,7 +34,20 @@ const parts: Record<string, DemoPart> = {
       { slug: 'notes-there', source: 'orrin-field-notes', name: 'Notes from there', note: 'Beside the calendar' },
     ],
   },
+  notices: {
+    file: 'notices.csv',
+    name: 'Orrin notices',
+    source: 'orrin-notices',
+    lenses: [{ slug: 'notices', source: 'orrin-notices', name: 'Notices', note: 'On the board as it is' }],
+  },
 };
+
+/** The config of a lens of the demo; a page it stands on is one of the demo site. */
+function configOf(slug: string, site: string): object {
+  const config = JSON.parse(readFileSync(fromRoot('demo', 'lenses', `${slug}.json`), 'utf8')) as { markup?: Markup };
+  if (!config.markup) return config;
+  return { ...config, markup: { ...config.markup, page: site + config.markup.page } };
+}
 
 /**
  * Loads each part of the demo once, through the same door as anyone's file. What a person takes away afterwards stays
@@ -69,8 +83,7 @@ async function loadPart(app: NestFastifyApplication, part: DemoPart, site: strin
   });
   for (const { slug, source, name, note } of part.lenses) {
     await onlyIfNew(async () => {
-      const config = JSON.parse(readFileSync(fromRoot('demo', 'lenses', `${slug}.json`), 'utf8')) as object;
-      await lenses.create({ name, source, slug, config });
+      await lenses.create({ name, source, slug, config: configOf(slug, site) });
       await lenses.publish(slug, note, undefined);
     });
   }
