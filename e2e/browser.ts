@@ -30,7 +30,7 @@ export class Browser {
       `--user-data-dir=${profile}`,
     );
     const logs = new logging.Preferences();
-    logs.setLevel('browser', logging.Level.SEVERE);
+    logs.setLevel('browser', logging.Level.WARNING);
     options.setLoggingPrefs(logs);
     const driver = await new Builder()
       .forBrowser('chrome')
@@ -179,9 +179,18 @@ export class Browser {
   }
 
   /** What the page logged as errors since this was last asked. */
-  async errors(): Promise<string[]> {
+  errors(): Promise<string[]> {
+    return this.#logged('SEVERE');
+  }
+
+  /** What the page warned of since this was last asked. */
+  warnings(): Promise<string[]> {
+    return this.#logged('WARNING');
+  }
+
+  async #logged(level: string): Promise<string[]> {
     const entries = await this.driver.manage().logs().get('browser');
-    return entries.filter((entry) => entry.level.name === 'SEVERE').map((entry) => entry.message);
+    return entries.filter((entry) => entry.level.name === level).map((entry) => entry.message);
   }
 
   /** Saves a picture once nothing moves and every picture on the page has come; with scripts off nobody can ask. */

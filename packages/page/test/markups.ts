@@ -134,7 +134,7 @@ export const markups: Record<string, (notices: readonly Notice[]) => string> = {
       'div',
       notices.map(
         (one) =>
-          `<figure><img data-ivy-field="kind" data-ivy-from="alt" alt="${one.kind}" src="#"><figcaption>${title(one)}</figcaption>
+          `<figure><img data-ivy-field="kind" data-ivy-from="alt" alt="${one.kind}" src="data:,"><figcaption>${title(one)}</figcaption>
           ${time(one)}${many(one)}<meter data-ivy-field="minutes" min="0" max="60" value="${one.minutes}"></meter></figure>`,
       ),
     ),

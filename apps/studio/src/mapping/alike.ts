@@ -30,7 +30,8 @@ export function listsAround(element: Element): Alike[] {
   const found: { alike: Alike; weight: number }[] = [];
   for (let item: Element | null = element; item && item.tagName !== 'BODY'; item = item.parentElement) {
     const alike = alikeOf(item);
-    if (alike) found.push({ alike, weight: weightOf(alike.items) });
+    // a row of cards is no item where the cards are
+    if (alike && alike.list !== found.at(-1)?.alike.list) found.push({ alike, weight: weightOf(alike.items) });
   }
   return found.sort((a, b) => b.weight - a.weight).map(({ alike }) => alike);
 }
@@ -69,8 +70,8 @@ function alikeOf(item: Element): Alike | null {
     const column = stepOf(list, [...outer.children]);
     const columns = [...outer.children].filter((one) => one.matches(column));
     const items = columns.flatMap((one) => [...one.children].filter((child) => child.matches(step)));
-    // cards in rows: alone in its column, or as many in others
-    if (columns.length > 1 && items.length > beside.length && isGrid(list, step)) {
+    // cards in rows; one that is alone in its column goes with the column
+    if (columns.length > 1 && items.length > columns.length && isGrid(list, step)) {
       return described(outer, items, `${column} > ${step}`);
     }
   }
@@ -92,7 +93,7 @@ function stepOf(element: Element, beside: readonly Element[]): string {
   const tag = element.tagName.toLowerCase();
   const same = beside.filter((one) => one.tagName === element.tagName);
   const shared = [...element.classList].filter(
-    (name) => !/\d/.test(name) && same.filter((one) => one.classList.contains(name)).length > same.length / 2,
+    (name) => /^[a-z_-]+$/i.test(name) && same.filter((one) => one.classList.contains(name)).length > same.length / 2,
   );
   return tag + shared.map((name) => `.${CSS.escape(name)}`).join('');
 }

@@ -40,7 +40,7 @@ export function controlOf(control: HTMLInputElement | HTMLSelectElement, page: D
     boxes: all,
     elements,
     at: elements.map((one) => selectorOf(one, page)).join(', '),
-    label: labelOf(isTheirs ? common : control, control),
+    label: labelOf(isTheirs ? common : control, control, all.length > 1),
     name: control.name,
     what,
     offers: what === 'choice' || what === 'sort' ? all.flatMap(offersOf) : [],
@@ -105,18 +105,16 @@ function offersOf(control: Element): { value: string; words: string }[] {
   return [{ value: box.getAttribute('value') ?? words, words: words || box.value }];
 }
 
-function labelOf(element: Element, control: HTMLInputElement | HTMLSelectElement): string {
-  const legend = element.closest('fieldset')?.querySelector('legend');
-  if (element !== control && legend) return tidy(legend.textContent);
-  if (element !== control) return tidy(control.name) || 'Choice';
+/** What the page calls a group of boxes, or one. */
+function labelOf(around: Element, control: HTMLInputElement | HTMLSelectElement, isGroup: boolean): string {
+  const legend = tidy(around.closest('fieldset')?.querySelector('legend')?.textContent ?? '');
   // what a box of days or numbers is called is which end it is
-  if (/^(date|number|month|datetime-local)$/.test(control.type)) return tidy(legend?.textContent ?? '');
-  const label = control.labels?.[0];
-  const words = [...(label?.childNodes ?? [])].filter((one) => one.nodeType === 3).map((one) => one.textContent);
-  const said = control.getAttribute('aria-label') ?? control.getAttribute('placeholder');
-  return (
-    tidy(words.join(' ')) || tidy(said ?? '') || tidy(legend?.textContent ?? '') || tidy(control.name) || 'Control'
-  );
+  if (/^(date|number|month|datetime-local)$/.test(control.type)) return legend;
+  if (isGroup) return legend || tidy(control.name) || 'Choice';
+  const words = [...(control.labels?.[0]?.childNodes ?? [])].filter((one) => one.nodeType === 3);
+  const said = control.getAttribute('aria-label') ?? control.getAttribute('placeholder') ?? '';
+  const all = [words.map((one) => one.textContent).join(' '), said, legend, control.name];
+  return all.map(tidy).find((one) => one !== '') ?? 'Control';
 }
 
 const tidy = (words: string) =>

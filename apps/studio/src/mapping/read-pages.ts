@@ -2,6 +2,7 @@ import {
   answerItems,
   applyMarks,
   controlsOf,
+  drawFacets,
   itemsIn,
   nextPage,
   Notes,
@@ -70,6 +71,7 @@ export function readPages(pages: readonly FetchedPage[], marks: readonly Mark[])
   const notes = new Notes(listName, () => {});
   const all = items.flat();
   const read = readItems(all, notes);
+  drawFacets(listName, read.records, documents[0]!);
   const setup =
     all.length > 0
       ? setUp(read, controlsOf(listName, documents[0]), { prefix: '', size: 0, stacks: false }, notes)

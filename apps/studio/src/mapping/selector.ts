@@ -1,7 +1,7 @@
 /** Names of classes and ids that say what something is, rather than which or in what state. */
 function isStable(name: string): boolean {
   return (
-    name.length < 60 &&
+    /^[\w-]{1,60}$/.test(name) &&
     !/\d{3,}/.test(name) &&
     !/^(is|has|js)-|^(active|current|selected|open|first|last|odd|even|hidden)$/.test(name)
   );
@@ -77,7 +77,7 @@ export function selectorInItems(element: Element, item: Element, items: readonly
 export function isLike(a: Element, b: Element): boolean {
   if (a.tagName !== b.tagName) return false;
   const [own, other] = [stableClasses(a), stableClasses(b)];
-  // a cell without a class is told from another by its place alone
-  if (own.length === 0 && other.length === 0) return !/^(TD|TH|DD|DT)$/.test(a.tagName) || a === b;
+  // a cell or a paragraph without a class is told from another by its place alone
+  if (own.length === 0 && other.length === 0) return a === b || !/^(TD|TH|DD|DT|P|DIV|H\d)$/.test(a.tagName);
   return own.some((one) => other.includes(one));
 }
