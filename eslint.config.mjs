@@ -118,7 +118,7 @@ export default ts.config(
     files: ['packages/runtime/src/**'],
     rules: forbidden(
       ['@ivy/formats', '@ivy/server', '@ivy/studio', 'node:*', '**/apps/**'],
-      'The runtime knows core and the view.',
+      'The runtime knows core, the view, and of a page’s own list the panel that tells what stands.',
     ),
   },
   {

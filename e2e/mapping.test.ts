@@ -121,6 +121,30 @@ test('by keys alone, from the lists that are offered', async () => {
   await browser.until('it is taken back', async () => (await rows()).includes('Habitat choice'));
 });
 
+test('a facet of ours may stand in the stead of the page’s control, once', async () => {
+  await browser.go(`${stage.studio}/lenses/notices/page`);
+  await browser.until('the control is there', async () => (await rows()).includes('Habitat ticks'));
+  await browser.run(
+    `[...document.querySelectorAll('nav[aria-label="What is marked"] button')].find((one) => one.innerText.trim().startsWith('Habitat')).click()`,
+  );
+  await browser.press('button', 'ours, here');
+  await browser.press('button', 'Keep the mapping');
+  await browser.until('it is kept', async () => (await browser.texts('button')).includes('Kept'));
+  await fetch(`${stage.studio}/api/v1/lenses/notices/releases`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: '{}',
+  });
+  await browser.go(`${stage.site}/board`);
+  await browser.find('[data-ivy-drawn]');
+  await browser.driver.sleep(300);
+  expect(await browser.texts('fieldset legend')).toEqual(['Habitat']);
+  await browser.press('[data-ivy-drawn] input[value=Lagoon]');
+  await browser.untilSearch('?habitat=lagoon');
+  expect((await shown()).length).toBe(Number(await browser.text('.fits')));
+  expect(await browser.axe('body')).toEqual([]);
+});
+
 test('what is gone from the page is said in the studio and by the check, and visitors keep the page as it is', async () => {
   const lens = `${stage.studio}/api/v1/lenses/notices`;
   const { draft, draftRevision } = (await (await fetch(lens)).json()) as {

@@ -13,3 +13,11 @@ globalThis.ResizeObserver ??= class {
 };
 // Names in these tests need no escaping but for quotes.
 globalThis.CSS ??= { escape: (text) => String(text).replace(/["\\]/g, '\\$&') };
+
+// Node's own would keep tests from ending, since nothing ever closes its ports
+globalThis.MessageChannel ??= class {
+  constructor() {
+    this.port1 = { onmessage: null, close() {} };
+    this.port2 = { postMessage: (data) => void setTimeout(() => this.port1.onmessage?.({ data })) };
+  }
+};

@@ -27,7 +27,13 @@ const parts = [
   {
     name: 'runtime',
     folder: 'packages/runtime',
-    reads: ['packages/core/src', 'packages/view/src', 'packages/runtime/src', 'packages/runtime/vite.config.ts'],
+    reads: [
+      'packages/core/src',
+      'packages/view/src',
+      'packages/page/src',
+      'packages/runtime/src',
+      'packages/runtime/vite.config.ts',
+    ],
     makes: 'dist/ivy-lens.js',
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },

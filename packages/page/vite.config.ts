@@ -64,6 +64,9 @@ const without: Record<string, string> = {
     zeros: (_arena, count) => new Uint32Array(count),
     first: (_arena, numbers, count) => numbers.subarray(0, count),
   };`,
+  // rows of posts are laid out for those loops alone
+  'engine/columns/post-rows.ts': `export const RowCounts = null;
+    export const numbersIn = (column) => (column.terms ?? column.distinct).length;\n${nothing('buildPostRows')}`,
   'engine/words/marks.ts': 'export const markerOf = () => null;',
   'answer/items.ts': `export const itemPlan = () => null, itemsKept = 0;\n${nothing('itemOf', 'marksIn', 'textOf')}`,
   'fields/findings.ts': `export const maxFindings = 0;\n${nothing('unreadableValues', 'lostCharacters', 'nearTwins')}`,

@@ -82,7 +82,7 @@ export * from './lens/sort.js';
 export * from './model/texts.js';
 export * from './model/word-sets.js';
 export { Lru, type CacheFigures } from './engine/base/lru.js';
-export { finished, type Steps } from './engine/base/steps.js';
+export { finished, inParts, type Steps } from './engine/base/steps.js';
 export { step, type JsonSchema, type ShapeProblem } from './shape/shape.js';
 export * from './text/clean-text.js';
 export * from './text/fill.js';

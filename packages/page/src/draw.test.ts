@@ -1,4 +1,4 @@
-import { Pager, showChips, showClears, showItems } from './draw.js';
+import { Pager, showChips, showClears, showGroups, showItems } from './draw.js';
 
 const element = <E extends HTMLElement>(selector: string) => document.querySelector<E>(selector)!;
 const all = (selector: string) => [...document.querySelectorAll<HTMLElement>(selector)];
@@ -104,4 +104,18 @@ test('what clears is there while there is something to clear, and the focus is n
   element('[type=reset]').focus();
   showClears(forms, () => false);
   expect([element('[type=reset]').hidden, document.activeElement]).toEqual([true, element('input')]);
+});
+
+test('a group is there while one of its items is; the rest of the page is left alone', () => {
+  document.body.innerHTML = `<ul data-ivy-list="l"><li data-ivy-group><h3>a</h3><p data-ivy-item></p></li><li data-ivy-group><h3>b</h3><p data-ivy-item></p><p data-ivy-item></p></li></ul>`;
+  const items = [...document.querySelectorAll<HTMLElement>('[data-ivy-item]')];
+  const seen = () => [...document.querySelectorAll<HTMLElement>('[data-ivy-group]')].map((one) => !one.hidden);
+  items[0]!.hidden = true;
+  items[1]!.hidden = true;
+  showGroups('l', items);
+  expect(seen()).toEqual([false, true]);
+  items[0]!.hidden = false;
+  items[2]!.hidden = true;
+  showGroups('l', items);
+  expect(seen()).toEqual([true, false]);
 });

@@ -25,6 +25,16 @@ export function showItems(all: readonly HTMLElement[], shown: readonly HTMLEleme
   }
 }
 
+/** Hides what is around items, with its heading, while none of them is shown. */
+export function showGroups(name: string, all: readonly HTMLElement[]): void {
+  const groups = new Map<HTMLElement, boolean>();
+  for (const item of all) {
+    const group = item.closest<HTMLElement>('[data-ivy-group]');
+    if (group) groups.set(group, (groups.get(group) ?? false) || !item.hidden);
+  }
+  for (const [group, isSeen] of groups) if (group.dataset.ivyList !== name) group.hidden = !isSeen;
+}
+
 function byParent(items: readonly HTMLElement[]): Map<Element, HTMLElement[]> {
   const found = new Map<Element, HTMLElement[]>();
   for (const item of items) {

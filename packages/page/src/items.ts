@@ -1,4 +1,4 @@
-import { meant, type FieldType, type RawRecord } from '@ivy/core';
+import { finished, meant, type FieldType, type RawRecord, type Steps } from '@ivy/core';
 import type { Notes } from './notes.js';
 
 /** The items of a list as they stand on the page, with what is marked in them. */
@@ -23,11 +23,20 @@ export function itemsIn(list: Element): HTMLElement[] {
   );
 }
 
+/** Items that are read in one step. */
+const aStep = 200;
+
 /** Reads what is marked in some items. Two writings of one field are one, and that is told. */
 export function readItems(elements: HTMLElement[], notes: Notes): Items {
+  return finished(readItemsInSteps(elements, notes));
+}
+
+/** The same in steps, so that many items hold nothing up. */
+export function* readItemsInSteps(elements: HTMLElement[], notes: Notes): Steps<Items> {
   const found: Items = { elements, records: [], types: new Map() };
   const names: string[] = [];
   for (const element of elements) {
+    if (found.records.length % aStep === aStep - 1) yield;
     const values = new Map<string, string[]>();
     for (const holder of holdersIn(element)) {
       const written = (holder.dataset.ivyField ?? '').trim().slice(0, 100);

@@ -39,10 +39,10 @@ function say(element: Element, { says }: Mark, name: string): void {
   }
 }
 
-/** What a selector finds; nothing, where it is none. */
+/** What a selector finds, but for what is drawn here; nothing, where it is none. */
 function select(page: ParentNode, selector: string): Element[] {
   try {
-    return [...page.querySelectorAll(selector)];
+    return [...page.querySelectorAll(selector)].filter((one) => !one.closest('[data-ivy-drawn]'));
   } catch {
     return [];
   }

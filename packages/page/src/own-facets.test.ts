@@ -1,4 +1,6 @@
+import type { Mark } from '@ivy/core';
 import { Page } from '../test/page.js';
+import { applyMarks } from './mapping.js';
 
 const items = ['Reedbed', 'Mudflat', 'Mudflat', 'Lagoon', 'Mudflat']
   .map(
@@ -61,4 +63,20 @@ test('a list that is drawn anew with other terms has other ticks', async () => {
     '<li><b data-ivy-field="title">x</b> <i data-ivy-field="habitat">Dune</i></li>';
   await page.settle();
   expect(words('fieldset label')).toEqual(['Dune 1']);
+});
+
+test('a place that says itself what it is called is not called twice; and what is drawn is no place itself', async () => {
+  const marks: Mark[] = [{ at: 'fieldset', in: 'page', says: { for: '', facet: 'habitat' } }];
+  const own = '<fieldset><legend>Where</legend><label><input type="checkbox" name="x"> Sea</label></fieldset>';
+  page = await Page.open(own + list, '', () => applyMarks(document, 'notices', marks));
+  for (let i = 0; i < 2; i++) {
+    applyMarks(document, 'notices', marks);
+    page.element('[data-ivy-list]').append(document.createElement('li'));
+    await page.settle();
+  }
+  expect([words('legend'), words('fieldset'), words('[data-ivy-drawn] label')]).toEqual([
+    ['Where'],
+    [expect.stringContaining('Mudflat 3')],
+    ['Mudflat 3', 'Lagoon 1', 'Reedbed 1'],
+  ]);
 });

@@ -19,10 +19,15 @@ export function drawFacets(name: string, records: readonly RawRecord[], page: Pa
     if (before?.getAttribute('data-ivy-drawn') === written) continue;
     before?.remove();
     for (const own of place.children) if (own instanceof HTMLElement && own.tagName !== 'LEGEND') own.hidden = true;
-    const drawn = draw(place.dataset.ivyAs ?? field, field, label, kind, values);
+    const drawn = draw(place.dataset.ivyAs ?? field, field, isTitled(place) ? null : label, kind, values);
     drawn.setAttribute('data-ivy-drawn', written);
     place.append(drawn);
   }
+}
+
+/** Whether a place says itself what it is called. */
+function isTitled(place: HTMLElement): boolean {
+  return place instanceof HTMLFieldSetElement && place.querySelector(':scope > legend') !== null;
 }
 
 /** The values of a field, those of most items first. */
@@ -36,20 +41,23 @@ function termsOf(records: readonly RawRecord[], field: string): string[] {
   return sorted.slice(0, most).map(([value]) => value);
 }
 
-function draw(name: string, field: string, label: string, kind: string, values: readonly string[]): HTMLElement {
+/** @param label  null where the place says itself what it is called */
+function draw(name: string, field: string, label: string | null, kind: string, values: readonly string[]): HTMLElement {
+  const called = label ?? field;
   if (kind === 'dropdown' || kind === 'search') {
     const box = kind === 'search' ? input('search', name) : select(name, values);
     box.dataset.ivyReads = field;
     if (kind === 'search') box.dataset.ivySearch = field;
-    return element('label', [`${label} `, box]);
+    if (label === null) box.setAttribute('aria-label', called);
+    return element('label', label === null ? [box] : [`${label} `, box]);
   }
-  const group = element('fieldset', [element('legend', [label])]);
+  const group = label === null ? element('span', []) : element('fieldset', [element('legend', [label])]);
   group.dataset.ivyReads = field;
   if (kind === 'dates' || kind === 'numbers') {
     const ends = (['from', 'to'] as const).map((end) => {
       const box = input(kind === 'dates' ? 'date' : 'number', name);
       box.dataset.ivyEnd = end;
-      box.setAttribute('aria-label', `${label} ${end === 'from' ? '≥' : '≤'}`);
+      box.setAttribute('aria-label', `${called} ${end === 'from' ? '≥' : '≤'}`);
       return box;
     });
     group.append(ends[0]!, ' – ', ends[1]!);

@@ -254,3 +254,31 @@ test('one box on yes and no is a switch; a button that is pressed chooses, and s
   await page.press('[name=kind]');
   expect([page.shown, page.element('[name=kind]').getAttribute('aria-pressed')]).toEqual([['a', 'c'], 'false']);
 });
+
+describe('a list of thousands', () => {
+  const many = (n: number) =>
+    `<ul data-ivy-list="notices">${Array.from({ length: n }, (_, i) => item(notices[i % 5]!)).join('')}</ul>`;
+
+  test('is made in slices; what is ticked meanwhile counts', async () => {
+    document.body.innerHTML = '';
+    const opened = Page.open(form() + rest + many(2500));
+    await new Promise((done) => setTimeout(done));
+    document.querySelector<HTMLElement>('[value=Lagoon]')!.click();
+    page = await opened;
+    await page.settle();
+    expect([page.text('[data-ivy-count]'), location.search]).toEqual(['1000', '?habitat=lagoon']);
+  });
+
+  test('that is drawn anew while it is made has what was drawn last', async () => {
+    page = await Page.open(form() + rest + many(10));
+    const list = page.element('[data-ivy-list]');
+    const anew = (n: number) =>
+      (list.innerHTML = new DOMParser().parseFromString(many(n), 'text/html').querySelector('ul')!.innerHTML);
+    anew(3000);
+    await new Promise((done) => setTimeout(done, 30));
+    anew(5);
+    await page.settle();
+    await page.settle();
+    expect([page.text('[data-ivy-count]'), page.text('[data-ivy-total]')]).toEqual(['5', '5']);
+  });
+});

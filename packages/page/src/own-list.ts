@@ -1,23 +1,18 @@
-import { readQuestion, type Query } from '@ivy/core';
+import { finished, readQuestion, type Query, type Steps } from '@ivy/core';
 import { answerItems, type ItemsAnswer } from './answer-items.js';
 import { addressOfControls, parameter, readAddress, writeAddress } from './address.js';
 import { chipsOf } from './chips.js';
 import { controlsOf, isChosen, valueOfLink, type Control, type Controls } from './controls.js';
-import { isPlainPress, Pager, showChips, showChoices, showClears, showItems, showNumbers } from './draw.js';
-import { itemsIn, readItems } from './items.js';
+import { isPlainPress, Pager, showChips, showChoices, showClears, showGroups, showItems, showNumbers } from './draw.js';
+import { itemsIn, readItemsInSteps } from './items.js';
 import { Notes } from './notes.js';
-import { followPages, goesOn, type Followed } from './pages.js';
-import { setUp, type Facet, type Setup } from './setup.js';
+import { reportOf, type ListReport } from './list-report.js';
+import { inSlices } from './slices.js';
+import { followPages, goesOn, putOthers, type Followed } from './pages.js';
+import { setUpInSteps, type Facet, type Setup } from './setup.js';
 
-/** What a list has, as the check of a page tells it. */
-export interface ListReport {
-  name: string;
-  state: string;
-  items: number;
-  fields: { key: string; type: string; filled: number }[];
-  controls: { name: string; field: string; kind: string; values: number; met: number }[];
-  notes: readonly string[];
-}
+/** Items that are read and laid out in one go; more are in slices. */
+const madeAtOnce = 2000;
 
 /** Milliseconds after the last letter typed until the list follows. */
 const typingPause = 120;
@@ -28,7 +23,10 @@ export class OwnList {
   readonly ready: Promise<void>;
   setup: Setup | undefined;
   answer: ItemsAnswer | undefined;
-  #controls!: Controls;
+  #controls: Controls;
+  #making: Steps<void> | undefined;
+  /** What was chosen before it could be answered. */
+  #early: 'push' | 'typing' | undefined;
   #items: HTMLElement[] = [];
   #own = '';
   #foreign: string[] = [];
@@ -49,6 +47,7 @@ export class OwnList {
     private readonly prepare: (page: Document) => void = () => {},
   ) {
     this.notes = new Notes(name);
+    this.#controls = controlsOf(name);
     this.ready = this.#start();
   }
 
@@ -62,37 +61,13 @@ export class OwnList {
     ];
     const [now, before] = [count(controlsOf(this.name)), count(this.#controls)];
     if (now.length === before.length && now.every((one, i) => one === before[i])) return;
-    this.#make();
-    this.#load();
+    void this.#make(() => this.#load());
   }
 
   /** What of the list and its controls was found, for whoever builds the page. */
   report(): ListReport {
-    const { index, facets = [] } = this.setup ?? {};
-    const fields = (index?.fields ?? []).filter(({ key }) => !key.startsWith('~'));
-    const posts = Array.from({ length: index?.size ?? 0 }, (_, post) => post);
-    return {
-      name: this.name,
-      state: this.list.dataset.ivyState ?? '',
-      items: this.#items.length,
-      fields: fields.map(({ key, type }) => ({
-        key,
-        type,
-        filled: posts.filter((post) => index!.valueOf(post, key) !== undefined).length,
-      })),
-      controls: facets.map(({ group, field, kind, slugs }) => {
-        const terms = new Set(index!.termList(field)?.terms.map(({ slug }) => slug));
-        const values = kind === 'switch' ? [] : [...slugs.values()];
-        return {
-          name: group.name,
-          field,
-          kind,
-          values: values.length,
-          met: values.filter((one) => terms.has(one)).length,
-        };
-      }),
-      notes: this.notes.said,
-    };
+    const state = this.list.dataset.ivyState ?? '';
+    return reportOf(this.name, state, this.#items.length, this.setup, this.notes.said);
   }
 
   stop(): void {
@@ -117,10 +92,10 @@ export class OwnList {
       await this.#loadFacets();
       const pager = document.querySelector<HTMLElement>(`[data-ivy-pager="${CSS.escape(this.name)}"]`);
       if (pager) this.#pager = new Pager(pager);
-      this.#make();
       this.#listen();
-      if (goesOn(this.name)) await this.#follow();
-      else this.#load();
+      const isPaged = goesOn(this.name);
+      await this.#make(() => isPaged || this.#load());
+      if (isPaged) await this.#follow();
       this.list.dataset.ivyState = 'ready';
     } catch (error) {
       if (this.#stops.signal.aborted) return;
@@ -147,19 +122,11 @@ export class OwnList {
     if (!isWhole) this.notes.say('not every page of it could be read; what is chosen is chosen from those that were.');
     this.#pageSize = pages > 0 ? Math.max(own, size) : 0;
     this.#putOthers();
-    this.#make();
-    this.#load();
+    await this.#make(() => this.#load());
   }
 
-  /** Has the items of other pages stand where they belong, out of sight until an answer shows them. */
   #putOthers(): void {
-    const { before = [], behind = [] } = this.#others ?? {};
-    const own = itemsIn(this.list).filter((item) => !before.includes(item) && !behind.includes(item));
-    for (const item of [...before, ...behind]) item.hidden = true;
-    if (own.length === 0) this.list.append(...before, ...behind);
-    own[0]?.before(...before);
-    own.at(-1)?.after(...behind);
-    this.#items = [...before, ...own, ...behind];
+    this.#items = putOthers(this.list, this.#others ?? { before: [], behind: [] });
   }
 
   /** What draws facets is there only where the page has places for them. */
@@ -169,17 +136,29 @@ export class OwnList {
       this.#drawFacets = (await import('./own-facets.js')).drawFacets;
   }
 
-  /** Makes what answers of what the page has now. */
-  #make(): void {
+  /**
+   * Makes what answers of what the page has now: a few items at once, and many in slices between which the page goes on.
+   * @param then  what is done with it, unless it was begun anew meanwhile
+   */
+  async #make(then: () => void): Promise<void> {
+    const steps = (this.#making = this.#makeInSteps());
+    const isNewest = () => this.#making === steps && !this.#stops.signal.aborted;
+    if (this.#items.length <= madeAtOnce) finished(steps);
+    else if (!(await inSlices(steps, isNewest))) return;
+    then();
+  }
+
+  *#makeInSteps(): Steps<void> {
     const { ivySize, ivyPrefix = '' } = this.list.dataset;
-    const items = readItems(this.#items, this.notes);
+    const items = yield* readItemsInSteps(this.#items, this.notes);
     this.#drawFacets?.(this.name, items.records, document);
-    this.#controls = controlsOf(this.name);
-    if (this.#controls.forms.length === 0)
-      this.notes.say(`nothing drives it. Put data-ivy-for="${this.name}" on a form.`);
-    const more = document.querySelector(`[data-ivy-more="${CSS.escape(this.name)}"]`) !== null;
+    const controls = controlsOf(this.name);
+    if (controls.forms.length === 0) this.notes.say(`nothing drives it. Put data-ivy-for="${this.name}" on a form.`);
+    const stacks = document.querySelector(`[data-ivy-more="${CSS.escape(this.name)}"]`) !== null;
     const size = Number(ivySize) > 0 ? Math.floor(Number(ivySize)) : this.#pageSize;
-    this.setup = setUp(items, this.#controls, { prefix: ivyPrefix, size, stacks: more }, this.notes);
+    const setup = yield* setUpInSteps(items, controls, { prefix: ivyPrefix, size, stacks }, this.notes);
+    this.#controls = controls;
+    this.setup = setup;
   }
 
   #listen(): void {
@@ -279,16 +258,26 @@ export class OwnList {
   /** Takes what the controls say. */
   #take(how: 'push' | 'typing'): void {
     clearTimeout(this.#timer);
-    if (!this.setup) return;
+    if (!this.setup) return void (this.#early = how);
+    this.#go(this.#chosen(), how);
+  }
+
+  /** What the controls say. */
+  #chosen(): string {
     const isOn = (facet: Facet, value: string) =>
       facet.choices.some((choice) => choice.value === value && isChosen(choice));
-    this.#go(addressOfControls(this.setup, this.#controls.sort, isOn), how);
+    return addressOfControls(this.setup!, this.#controls.sort, isOn);
   }
 
   #turn(page: number): void {
+    this.#go(this.#onPage(page), 'push');
+  }
+
+  /** What is chosen, on another page. */
+  #onPage(page: number): string {
     const { prefix, page: name } = this.setup!.lens.address;
     const rest = this.#own.split('&').filter((part) => part !== '' && !this.#isPage(part));
-    this.#go([...rest, parameter(prefix + name, String(page))].join('&'), 'push');
+    return [...rest, ...(page > 1 ? [parameter(prefix + name, String(page))] : [])].join('&');
   }
 
   /** What is typed in one go is one entry of the browser's history. */
@@ -314,6 +303,13 @@ export class OwnList {
     const { own, foreign } = readAddress(location.search, this.setup);
     this.#foreign = foreign;
     this.#typing = false;
+    const early = this.#early;
+    if (early) {
+      // what was chosen before there was an answer is chosen besides what the address says
+      this.#early = undefined;
+      this.#own = own;
+      return this.#go([this.#chosen(), own].filter((one) => one !== '').join('&'), early);
+    }
     this.#ask(own);
     if (own !== '' && this.#href() !== location.pathname + location.search + location.hash)
       history.replaceState(history.state, '', this.#href());
@@ -343,6 +339,7 @@ export class OwnList {
     if (!answer || !setup) return;
     this.#mutations.disconnect();
     showItems(this.#items, answer.items);
+    showGroups(name, this.#items);
     showChoices(setup.facets, answer);
     const { sort } = this.#controls;
     if (sort)
@@ -364,7 +361,7 @@ export class OwnList {
       this.#pager?.draw(
         answer.page,
         answer.pages,
-        (page) => this.#hrefOfPage(page),
+        (page) => this.#href(this.#onPage(page)),
         (page) => {
           this.#turn(page);
           this.list.scrollIntoView({ block: 'start' });
@@ -372,12 +369,6 @@ export class OwnList {
       );
     }
     this.#watch();
-  }
-
-  #hrefOfPage(page: number): string {
-    const { prefix, page: name } = this.setup!.lens.address;
-    const rest = this.#own.split('&').filter((part) => part !== '' && !this.#isPage(part));
-    return this.#href([...rest, ...(page > 1 ? [parameter(prefix + name, String(page))] : [])].join('&'));
   }
 
   #remove(facet: Facet, slug: string): void {
@@ -398,8 +389,9 @@ export class OwnList {
     this.prepare(document);
     // what came from other pages may have gone with what was there
     this.#putOthers();
-    this.#make();
-    this.#ask(this.#own);
+    void this.#make(() => this.#ask(this.#own));
+    // it may be drawn anew once more before all of it is read
+    this.#watch();
   }
 
   #tell(what: 'ivy:change' | 'ivy:answer'): void {

@@ -1,7 +1,7 @@
 import { itemsIn } from './items.js';
 
 /** Pages and items that are followed at most. */
-export const most = { pages: 50, items: 2000 };
+export const most = { pages: 200, items: 20_000 };
 
 /** What the other pages of a list have: items before and behind those of this one. */
 export interface Followed {
@@ -83,6 +83,20 @@ export async function followPages(
     }
   }
   return followed;
+}
+
+/**
+ * Has the items of other pages stand where they belong, out of sight until an answer shows them.
+ * @returns all items, in their order
+ */
+export function putOthers(list: Element, { before, behind }: Pick<Followed, 'before' | 'behind'>): HTMLElement[] {
+  const others = new Set([...before, ...behind]);
+  const own = itemsIn(list).filter((item) => !others.has(item));
+  for (const item of others) item.hidden = true;
+  if (own.length === 0) list.append(...before, ...behind);
+  own[0]?.before(...before);
+  own.at(-1)?.after(...behind);
+  return [...before, ...own, ...behind];
 }
 
 async function read(url: string, signal: AbortSignal): Promise<Document | null> {

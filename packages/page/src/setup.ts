@@ -1,7 +1,9 @@
 import {
-  buildIndex,
   dayOrders,
   discoverFields,
+  finished,
+  IndexBuilder,
+  inParts,
   loose,
   meant,
   plainField,
@@ -11,8 +13,10 @@ import {
   type Field,
   type FieldType,
   type Lens,
+  type Post,
   type PostIndex,
   type RawRecord,
+  type Steps,
   type Term,
 } from '@ivy/core';
 import { choicesOf, type Choice, type Controls, type Group } from './controls.js';
@@ -54,6 +58,11 @@ export interface Wishes {
 
 /** Makes an index of a page's items and a lens of its controls. What does not fit is said, and left out. */
 export function setUp(items: Items, controls: Controls, wishes: Wishes, notes: Notes): Setup {
+  return finished(setUpInSteps(items, controls, wishes, notes));
+}
+
+/** The same in steps, so that many items hold nothing up. */
+export function* setUpInSteps(items: Items, controls: Controls, wishes: Wishes, notes: Notes): Steps<Setup> {
   const records = items.records.map((record, i): RawRecord => ({ ...record, [itemField]: idOf(i) }));
   const found = discoverFields(records).filter(({ key }) => key !== itemField);
   const names = found.map(({ key }) => key);
@@ -67,7 +76,7 @@ export function setUp(items: Items, controls: Controls, wishes: Wishes, notes: N
     ...found.map((field) => typedField(field, typed.get(field.key))),
     { ...plainField(itemField, 'Item'), role: 'id' as const },
   ];
-  const index = indexOf(records, fields);
+  const index = yield* indexOf(records, fields);
   const keys = new Set<string>();
   const facets = groups.map(({ group, reads }) => facetOf(group, reads, index, keys, notes));
   const orders = ordersOf(controls.sort, fields, notes);
@@ -114,10 +123,23 @@ function typedField(field: Field, type: FieldType | undefined): Field {
   return { ...plain, type, multiple: type === 'terms', separator: null };
 }
 
-function indexOf(records: readonly RawRecord[], fields: Field[]): PostIndex {
+/** Items that are made posts of in one step. */
+const aStep = 500;
+
+function* indexOf(records: readonly RawRecord[], fields: Field[]): Steps<PostIndex> {
+  yield;
   const reader = new PostReader(fields, dayOrders(records, fields));
-  const posts = records.flatMap((record) => reader.read(record)?.post ?? []);
-  return buildIndex({ fields, taxonomies: reader.finish().taxonomies, posts });
+  const posts: Post[] = [];
+  yield* inParts(records.length, aStep, (from, to) => {
+    for (const record of records.slice(from, to)) {
+      const read = reader.read(record);
+      if (read) posts.push(read.post);
+    }
+  });
+  // without the loops in WebAssembly, which the script leaves out
+  const builder = new IndexBuilder(fields, reader.finish().taxonomies, posts.length, Infinity);
+  yield* inParts(posts.length, aStep, (from, to) => builder.add(posts.slice(from, to)));
+  return yield* builder.finish();
 }
 
 function facetOf(group: Group, reads: string[], index: PostIndex, keys: Set<string>, notes: Notes): Facet {

@@ -29,5 +29,7 @@ for (const [tag, element] of Object.entries(elements)) {
   if (!customElements.get(tag)) customElements.define(tag, element);
 }
 
+if (/[?&]ivy-check\b/.test(location.search)) void import('./later/check-page.js').then((one) => one.checkPage());
+
 export type { FromPreview, PageState, ToPreview } from './listing/preview.js';
 export type { Reply } from './listing/transport.js';

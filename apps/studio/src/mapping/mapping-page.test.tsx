@@ -114,7 +114,12 @@ test('what is kept is a source of the items, and a lens with the marks and a fac
     reader.readAsText(file!);
   });
   expect(JSON.parse(text)).toHaveLength(4);
-  expect(JSON.parse(text)[0]).toEqual({ title: 'a', kind: 'Works', date: '2026-05-01', link: 'https://w.example/n/a' });
+  expect((JSON.parse(text) as object[])[0]).toEqual({
+    title: 'a',
+    kind: 'Works',
+    date: '2026-05-01',
+    link: 'https://w.example/n/a',
+  });
   const [lens] = page.sent.flatMap(([what, body]) =>
     what === 'POST /lenses'
       ? (body as { name: string; config: { facets: object[]; markup: { page: string; marks: object[] } } })

@@ -93,7 +93,11 @@ function Group({ title, count, takeAll, children }: GroupProps) {
       <h2 className="remark flex items-baseline px-3.5 pb-0.5 text-[15.5px]">
         {title}
         {takeAll ? (
-          <button type="button" className="link ms-auto inline-flex min-h-6 items-center font-sans text-[12.5px] not-italic" onClick={takeAll}>
+          <button
+            type="button"
+            className="link ms-auto inline-flex min-h-6 items-center font-sans text-[12.5px] not-italic"
+            onClick={takeAll}
+          >
             take all {count}
           </button>
         ) : (

@@ -33,7 +33,7 @@ test('what few items have, what is a button and what is marked already is no pro
     { length: 40 },
     (_, i) => `<b class="a">x${i}</b><button>Save</button>${i === 0 ? '<i class="odd">y</i>' : ''}`,
   );
-  expect(keys(list(...all)).map(([key]) => key)).toEqual(['a'].map(() => expect.anything()));
+  expect(keys(list(...all)).map(([key]) => key)).toHaveLength(1);
   const linked = list('<h3 class="title"><a href="#">A</a></h3>');
   expect(proposeFields(linked, [{ at: '.title', key: 'title' }])).toEqual([]);
 });

@@ -34,7 +34,7 @@ export function MappedLine({ slug }: { slug: string }) {
         foot="It reads the newest release."
         lineFor={(origin) => mappedLineFor(slug, origin)}
       />
-      <p className="px-4 pb-4">
+      <p className="section">
         <Link to={`/lenses/${slug}/page`} className="link">
           See what is marked on the page
         </Link>

@@ -17,6 +17,7 @@ import {
 export const markNames = [
   'list',
   'item',
+  'group',
   'field',
   'from',
   'split',
