@@ -103,7 +103,27 @@ const views: View[] = [
     },
   },
   { name: 'preset-herbarium', path: '/l/field-notes', prepare: () => showPreset('herbarium', 'light') },
-  { name: 'preset-tideline', path: '/l/field-notes', prepare: () => showPreset('tideline', 'light') },
+  {
+    name: 'mapping',
+    path: '/lenses/notices/page',
+    prepare: async () => {
+      const rows = () => browser.texts('nav[aria-label="What is marked"] li button');
+      await browser.until('all pages are there', async () => (await rows()).includes('habitat 68'));
+      await browser.press('nav[aria-label="What is marked"] li button', 'Habitat ticks');
+      await browser.untilText('[aria-label="In hand"]', '5 of 5 meet');
+    },
+  },
+  {
+    name: 'check',
+    path: '/?ivy-check',
+    onSite: true,
+    prepare: () =>
+      browser.until('it is told', () =>
+        browser.run(
+          `return [...document.querySelectorAll('body > div')].some((one) => one.shadowRoot?.textContent.includes('hold'))`,
+        ),
+      ),
+  },
   {
     name: 'notices',
     path: '/notices?habitat=Lagoon,Mudflat',
@@ -133,18 +153,6 @@ const views: View[] = [
     path: '/walks?place=inner-estuary',
     onSite: true,
     prepare: () => browser.untilText('.there', '232 notes'),
-  },
-  {
-    name: 'demo-site-sheet',
-    path: '/?habitat=mudflat',
-    size: [390, 844],
-    onSite: true,
-    prepare: async () => {
-      await browser.press('.ivy-filters');
-      await browser.find('dialog[open]');
-      // the heading takes the focus, so that no ring is in the picture
-      await browser.run('document.activeElement.blur()');
-    },
   },
   {
     name: 'demo-site-phone',

@@ -18,6 +18,6 @@ globalThis.CSS ??= { escape: (text) => String(text).replace(/["\\]/g, '\\$&') };
 globalThis.MessageChannel ??= class {
   constructor() {
     this.port1 = { onmessage: null, close() {} };
-    this.port2 = { postMessage: (data) => void setTimeout(() => this.port1.onmessage?.({ data })) };
+    this.port2 = { postMessage: (data) => void globalThis.setTimeout(() => this.port1.onmessage?.({ data })) };
   }
 };
