@@ -102,7 +102,14 @@ const views: View[] = [
       await browser.untilText('dialog', 'Found in');
     },
   },
-  { name: 'preset-herbarium', path: '/l/field-notes', prepare: () => showPreset('herbarium', 'light') },
+  {
+    name: 'field',
+    path: '/sources/orrin-field-notes/fields/species',
+    prepare: async () => {
+      await browser.press('[aria-label="Read as"] button', 'Text');
+      await browser.untilText('[aria-label=Lenses]', '39 values');
+    },
+  },
   {
     name: 'mapping',
     path: '/lenses/notices/page',

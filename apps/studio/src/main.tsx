@@ -8,6 +8,7 @@ import { BenchPage } from './bench/bench-page.js';
 import { FromPage, MappingPage } from './mapping/mapping-page.js';
 import { PublishPage } from './publish/publish-page.js';
 import { Broken } from './app/broken.js';
+import { FieldPage } from './sources/field-page.js';
 import { SourcePage } from './sources/source-page.js';
 import { SourcesPage } from './sources/sources-page.js';
 
@@ -19,6 +20,7 @@ const router = createBrowserRouter([
       { path: '/', element: <Navigate to="/sources" replace /> },
       { path: '/sources', element: <SourcesPage /> },
       { path: '/sources/:slug', element: <SourcePage /> },
+      { path: '/sources/:slug/fields/:key', element: <FieldPage /> },
       { path: '/lenses/:slug', element: <BenchPage /> },
       { path: '/from-page', element: <FromPage /> },
       { path: '/lenses/:slug/page', element: <MappingPage /> },

@@ -465,6 +465,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/sources/{slug}/fields/{key}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch: operations['fields-change'];
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -502,6 +518,24 @@ export interface components {
     PageBody: {
       /** @description Address of a page. */
       page: string;
+    };
+    FieldBody: {
+      /** @enum {string} */
+      type?: 'text' | 'html' | 'terms' | 'date' | 'datetime' | 'number' | 'boolean' | 'link' | 'image';
+      /** @enum {string|null} */
+      role?: 'id' | 'title' | 'summary' | 'body' | 'link' | 'image' | 'published' | 'author' | null;
+      label?: string;
+      /** @description What parts several values in one. */
+      separator?: string | null;
+      /** @description What parts the levels of a path. */
+      pathSeparator?: string | null;
+      /**
+       * @description Null: as the values look.
+       * @enum {string|null}
+       */
+      dateOrder?: 'day-month' | 'month-day' | null;
+      /** @description Kept as it came, and never answered. */
+      left?: boolean;
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -581,6 +615,26 @@ export interface components {
     FavouritesFacetAnswer: core.FavouritesFacetAnswer;
     /** @description A field, with what its posts hold. */
     FieldDescription: core.FieldDescription;
+    /** @description What a change of a field would come to, before it is kept. */
+    FieldPreview: {
+      lenses: components['schemas']['LensEffect'][];
+      before: components['schemas']['FieldDescription'];
+      after: components['schemas']['FieldDescription'];
+      /** @description Values there are, and how many of them can be read as they would be. */
+      filled: number;
+      read: number;
+      /** @description How many values each type could read. */
+      types: {
+        [key: string]: number;
+      };
+      /** @description Some values as they came, as they are read, and as they would be: those first that can't be. */
+      rows: {
+        record: number;
+        raw: string;
+        before: null | string;
+        after: null | string;
+      }[];
+    };
     FieldProblem: {
       /** @description JSON pointer (RFC 6901) into the body. */
       pointer: string;
@@ -629,6 +683,22 @@ export interface components {
     };
     /** @description A lens's config with every default filled in. */
     Lens: core.Lens;
+    /** @description What a change of a field does to a lens. */
+    LensEffect: {
+      slug: string;
+      name: string;
+      /**
+       * @description Whether it is the release that visitors have, or the draft.
+       * @enum {unknown}
+       */
+      of: 'draft' | 'release';
+      /** @description Labels of the facets that read the field. */
+      facets: string[];
+      before: string;
+      after: string;
+      /** @description Why the lens can’t work with it; null where it can. */
+      problem: null | string;
+    };
     /** @description A lens in a list. */
     LensSummary: {
       slug: string;
@@ -2102,6 +2172,44 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['PageView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'fields-change': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        key: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FieldBody'];
+      };
+    };
+    responses: {
+      /** @description What it comes to: values before and after, and what it does to lenses. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FieldPreview'];
         };
       };
       default: {

@@ -6,6 +6,7 @@ export { ApiProblem, Unreachable } from './problem.js';
 type Schemas = components['schemas'];
 export type AboutView = Schemas['AboutView'];
 export type CheckFinding = Schemas['CheckFinding'];
+export type FieldPreview = Schemas['FieldPreview'];
 export type Match = Schemas['Match'];
 export type JobStatus = Schemas['JobStatus'];
 export type LensSummary = Schemas['LensSummary'];

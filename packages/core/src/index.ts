@@ -12,6 +12,7 @@ export * from './fields/cell.js';
 export * from './fields/describe.js';
 export * from './fields/discover.js';
 export * from './fields/findings.js';
+export * from './fields/change-field.js';
 export * from './fields/read-posts.js';
 export * from './engine/index/build.js';
 export * from './engine/index/post-index.js';

@@ -1,4 +1,5 @@
 import {
+  answered,
   DamagedSnapshot,
   IndexBuilder,
   readSnapshot,
@@ -163,7 +164,7 @@ const readTogether = 500;
 /** Takes the posts of a source apart as they come, so that they are never in memory all at once. */
 async function readPostsOf(manager: EntityManager, { id, fields, posts: size }: Source): Promise<IndexBuilder> {
   const terms = await manager.find(TermRow, { where: { sourceId: id }, order: { field: 'ASC', position: 'ASC' } });
-  const builder = new IndexBuilder(fields, taxonomiesOf(terms), size);
+  const builder = new IndexBuilder(answered(fields), taxonomiesOf(terms), size);
   // in any order: the index has one of its own
   await manager.query('DECLARE every_post NO SCROLL CURSOR FOR SELECT id, "values" FROM post WHERE source_id = $1', [
     id,

@@ -15,7 +15,7 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
     <header className="flex h-[44px] shrink-0 items-center gap-3 border-b border-rule bg-paper px-3">
       <Link to="/sources" className="flex items-center gap-2 rounded-[3px] text-ink">
         <Mark />
-        <span className="serif text-[19px] font-bold">Ivy Lens</span>
+        <span className="serif text-[19px] font-bold whitespace-nowrap max-sm:sr-only">Ivy Lens</span>
       </Link>
       <span className="mx-1 h-5 w-px bg-rule" />
       <nav aria-label="You are here" className="flex min-w-0 items-center gap-2">

@@ -1,5 +1,5 @@
 import { ApiProblem, type LensView, type SourceView } from '@ivy/client';
-import { bestLanguage, lensIn, type Lens, type SpanName } from '@ivy/core';
+import { answered, bestLanguage, lensIn, type Lens, type SpanName } from '@ivy/core';
 import { schemesOf, spanAt } from '@ivy/view';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
@@ -43,7 +43,8 @@ export function BenchPage() {
     );
   }
   if (!lens.data || !source.data || lens.isValidating) return <Loading words="Setting up the bench" />;
-  return <Bench key={slug} loaded={lens.data} source={source.data} />;
+  // what is left out of a source is no matter of its lenses
+  return <Bench key={slug} loaded={lens.data} source={{ ...source.data, fields: answered(source.data.fields) }} />;
 }
 
 function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {

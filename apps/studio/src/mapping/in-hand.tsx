@@ -258,7 +258,10 @@ function ControlSettings({ mark, control, reading, onChange }: HandProps) {
                 target.checkValidity() &&
                 target.value !== '' &&
                 target.value !== control?.key &&
-                onChange({ as: target.value })
+                onChange({
+                  as: target.value,
+                  was: [...(says.was?.split(' ') ?? []), control?.key ?? ''].join(' ').trim() || undefined,
+                })
               }
               onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
             />

@@ -1,7 +1,7 @@
-import { suitableFields, type FieldDescription } from '@ivy/core';
+import { answered, suitableFields, type FieldDescription } from '@ivy/core';
 import { FileText, TriangleAlert } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { mutate } from 'swr';
 import { api, useApi } from '../api/api.js';
 import type { SourceView } from '@ivy/client';
@@ -30,7 +30,7 @@ export function SourcePage() {
 }
 
 function Tray({ source }: { source: SourceView }) {
-  const suitable = suitableFields(source.fields);
+  const suitable = suitableFields(answered(source.fields));
   const hues = new Map(suitable.map((field, i) => [field.key, i + 1]));
   const [chosen, setChosen] = useState(suitable[0]?.key ?? source.fields[0]?.key ?? '');
   const field = source.fields.find((one) => one.key === chosen);
@@ -38,7 +38,7 @@ function Tray({ source }: { source: SourceView }) {
     <>
       <section
         aria-label="How the file was read"
-        className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4"
+        className="flex min-h-[50px] shrink-0 flex-wrap items-center gap-x-3 border-b border-rule bg-raised px-4"
       >
         <FileText size={16} className="shrink-0 text-ink-3" />
         <span className="mono truncate text-[13px] font-semibold">{source.fileName}</span>
@@ -62,8 +62,8 @@ function Tray({ source }: { source: SourceView }) {
           <span className="serif text-[15px] text-ink-2">fields</span>
         </span>
       </section>
-      <div className="flex min-h-0 flex-1">
-        <main className="squared min-w-0 flex-1 overflow-y-auto px-4 pt-4 pb-8">
+      <div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
+        <main className="squared min-w-0 flex-1 px-4 pt-4 pb-8 lg:overflow-y-auto">
           <p className="mb-3 flex flex-wrap items-baseline gap-x-3">
             <span className="serif text-[23px] font-semibold">
               {countOf(source.fields.length, 'field')} on the tray
@@ -90,10 +90,10 @@ function Tray({ source }: { source: SourceView }) {
           </ul>
         </main>
         <aside
-          className="flex w-[372px] shrink-0 flex-col border-s border-rule bg-paper"
+          className="flex shrink-0 flex-col border-t border-rule bg-paper lg:w-[372px] lg:border-s lg:border-t-0"
           aria-label="The field in hand"
         >
-          <div className="min-h-0 flex-1 overflow-y-auto">
+          <div className="min-h-0 flex-1 lg:overflow-y-auto">
             {field && <FieldNotes source={source} field={field} hue={hues.get(field.key) ?? null} />}
             <Findings source={source} onChoose={setChosen} hues={hues} />
           </div>
@@ -112,6 +112,12 @@ function FieldNotes({ source, field, hue }: { source: SourceView; field: FieldDe
         <span className="serif text-[21px] font-semibold">{field.label}</span>
         <span className="remark text-[15px] text-ink-2">{kindWords(field)}</span>
       </h2>
+      <Link
+        to={`/sources/${source.slug}/fields/${encodeURIComponent(field.key)}`}
+        className="button button-small float-end ms-2 mt-2"
+      >
+        Take in hand
+      </Link>
       <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         <dt className="text-ink-3">In the file</dt>
         <dd className="mono text-[12.5px]">{field.key}</dd>

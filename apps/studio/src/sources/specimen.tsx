@@ -104,6 +104,7 @@ function roleWords(field: FieldDescription): string {
 }
 
 function Values({ source, field }: { source: SourceView; field: FieldDescription }) {
+  if (field.left) return <span className="remark text-ink-3">left out</span>;
   if (field.filled === 0) return <span className="remark text-ink-3">nothing in it</span>;
   if (field.type === 'terms' || field.type === 'boolean') return <TermValues source={source} field={field} />;
   if (field.type === 'image') return <Pictures source={source} field={field} />;

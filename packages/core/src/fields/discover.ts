@@ -77,7 +77,8 @@ function hasTag(text: string): boolean {
 /** No address of a page or picture is longer: browsers and servers stop well before. */
 const longestAddress = 8192;
 
-function isAddress(text: string): boolean {
+/** Whether a text is an address of a page or a picture, whole or from the root of its site. */
+export function isAddress(text: string): boolean {
   return text.length <= longestAddress && /^(https?:\/\/|\.{0,2}\/)\S+$/i.test(text);
 }
 

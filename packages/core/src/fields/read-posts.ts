@@ -1,4 +1,12 @@
-import { fieldWithRole, type Collection, type Field, type Post, type Term, type Value } from '../model/post.js';
+import {
+  answered,
+  fieldWithRole,
+  type Collection,
+  type Field,
+  type Post,
+  type Term,
+  type Value,
+} from '../model/post.js';
 import { cleanValue } from '../text/clean-text.js';
 import { own } from '../text/own.js';
 import { safeAddress } from '../text/safe-address.js';
@@ -52,7 +60,7 @@ export class PostReader {
     dayFirst: ReadonlyMap<string, DayFirst>,
     known: Readonly<Record<string, readonly Term[]>> = {},
   ) {
-    this.#readers = fields.map(
+    this.#readers = answered(fields).map(
       (field) => new FieldReader(field, dayFirst.get(field.key) ?? true, own(known, field.key)),
     );
     this.#idField = fieldWithRole(fields, 'id') ?? fieldWithRole(fields, 'link');
@@ -119,13 +127,15 @@ export function readPosts(
 
 /** How each field of days writes those that could be read in two ways. */
 export function dayOrders(records: Records, fields: readonly Field[]): Map<string, DayFirst> {
-  const orders = fields
-    .filter((field) => field.type === 'date')
-    .map(({ key }): [string, DayOrder] => [key, new DayOrder()]);
+  const days = fields.filter((field) => field.type === 'date');
+  const orders = days.flatMap(({ key, dateOrder }): [string, DayOrder][] => (dateOrder ? [] : [[key, new DayOrder()]]));
   if (orders.length > 0) {
     for (const record of records) for (const [key, order] of orders) order.add(cellText(own(record, key)));
   }
-  return new Map(orders.map(([key, order]) => [key, order.isDayFirst]));
+  const found = new Map(orders.map(([key, order]) => [key, order.isDayFirst]));
+  // what someone said goes before what the values look like
+  for (const { key, dateOrder } of days) if (dateOrder) found.set(key, dateOrder === 'day-month');
+  return found;
 }
 
 /** Values shown of those that can't be read. */

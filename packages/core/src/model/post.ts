@@ -19,7 +19,14 @@ export interface Field {
   separator: string | null;
   /** What parts the levels of a path such as `Shore > Mudflat`. */
   pathSeparator: string | null;
+  /** How its slashed days are written, where someone said so. */
+  dateOrder?: DateOrder;
+  /** It is kept as it came, and never answered. */
+  left?: boolean;
 }
+
+export const dateOrders = ['day-month', 'month-day'] as const;
+export type DateOrder = (typeof dateOrders)[number];
 
 export interface Term {
   /** Unique in its taxonomy. */
@@ -63,6 +70,11 @@ export function plainField(key: string, label: string): Field {
     separator: null,
     pathSeparator: null,
   };
+}
+
+/** The fields that posts are answered by: those that are left out are kept raw alone. */
+export function answered<F extends Field>(fields: readonly F[]): F[] {
+  return fields.filter(({ left }) => !left);
 }
 
 /** The field that bears a role, if one does. */

@@ -1,4 +1,4 @@
-import { checkLens, proposeLens, readLens, type Field, type Lens } from '@ivy/core';
+import { answered, checkLens, proposeLens, readLens, type Field, type Lens } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -40,7 +40,7 @@ export class LensesService {
     const source =
       mayBeSlug(body.source) && (await this.database.getRepository(Source).findOneBy({ slug: body.source }));
     if (!source) throw noSource(body.source);
-    const config = readConfig(body.config ?? proposeLens(source.fields), source.fields);
+    const config = readConfig(body.config ?? proposeLens(answered(source.fields)), source.fields);
     for (;;) {
       try {
         return await this.#keepNew(body, source.id, config);
@@ -153,7 +153,7 @@ export class LensesService {
 /** Reads a config whole: every problem in it is reported at once. */
 export function readConfig(config: object, fields: readonly Field[]): Lens {
   const read = readLens(config);
-  const problems = read.ok ? checkLens(read.value, fields) : read.problems;
+  const problems = read.ok ? checkLens(read.value, answered(fields)) : read.problems;
   if (!read.ok || problems.length > 0) {
     const errors = problems.map(({ pointer, message }) => ({ pointer: `/config${pointer}`, message }));
     throw new Problem(422, 'bad-config', 'The lens has settings that can’t work. See errors.', errors);

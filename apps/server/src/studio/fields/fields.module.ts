@@ -1,0 +1,8 @@
+import { Module } from '@nestjs/common';
+import { SharedModule } from '../../shared/shared.module.js';
+import { SourcesModule } from '../sources/sources.module.js';
+import { FieldsController } from './fields.controller.js';
+import { FieldsService } from './fields.service.js';
+
+@Module({ imports: [SharedModule, SourcesModule], controllers: [FieldsController], providers: [FieldsService] })
+export class FieldsModule {}

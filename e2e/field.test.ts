@@ -1,0 +1,92 @@
+import { Key } from 'selenium-webdriver';
+import { Browser } from './browser.js';
+import { setStage, type Stage } from './stage.js';
+
+/** A field that was read wrongly is taken in hand: seen first, kept, answered, and undone. */
+
+const csv = `id,title,seen,place
+1,Low water,03/04/2026,"Reedbed, Mudflat"
+2,Terns,05/04/2026,Mudflat
+3,Gate shut,late May,"Lagoon, Reedbed"
+4,Ice,31/02/2026,Lagoon
+5,Count,12/04/2026,Mudflat
+`;
+
+let stage: Stage;
+let browser: Browser;
+beforeAll(async () => {
+  stage = await setStage();
+  const body = new FormData();
+  body.append('file', new Blob([csv]), 'messy.csv');
+  await fetch(`${stage.studio}/api/v1/sources`, { method: 'POST', body });
+  browser = await Browser.open();
+});
+afterAll(async () => {
+  await browser?.close();
+  await stage?.stop();
+});
+
+const cells = () => browser.texts('tbody tr');
+const field = async (key: string) => {
+  const { fields } = (await (await fetch(`${stage.studio}/api/v1/sources/messy`)).json()) as {
+    fields: { key: string; type: string; separator: string | null }[];
+  };
+  return fields.find((one) => one.key === key)!;
+};
+
+test('a text becomes days, seen on its own values first; kept, and undone again', async () => {
+  await browser.size(1280, 800);
+  await browser.go(`${stage.studio}/sources/messy`);
+  await browser.press('main li button', 'No. 3');
+  await browser.press('aside a', 'Take in hand');
+  await browser.untilText('main h2', 'Seen');
+  await browser.press('[aria-label="Read as"] button', 'Day');
+  await browser.until('it is shown', async () => (await cells()).includes('1 03/04/2026 03/04/2026 2026-04-03'));
+  expect((await cells())[2]).toBe('3 late May late May not read');
+  await browser.untilText('main', '3 of 5 can be read');
+  expect((await field('seen')).type).toBe('text');
+  expect(await browser.axe()).toEqual([]);
+  await (await browser.find('select')).sendKeys('published');
+  await browser.press('button', 'Keep');
+  await browser.untilText('[role=status]', 'The values as they came stay underneath');
+  expect((await field('seen')).type).toBe('date');
+  await browser.press('[role=status] button', 'Undo');
+  await browser.until('it is as it was', async () => (await field('seen')).type === 'text');
+  expect(await browser.errors()).toEqual([]);
+});
+
+test('by keys alone, on a phone: terms are parted, and a lens has them at once', async () => {
+  await browser.size(390, 844);
+  await browser.go(`${stage.studio}/sources/messy/fields/place`);
+  const parted = () => browser.named('input', 'Parted by');
+  const box = await parted();
+  await box.sendKeys(',', Key.ENTER);
+  await browser.untilText('main', '3 terms');
+  expect(await browser.run('return document.documentElement.scrollWidth <= innerWidth')).toBe(true);
+  expect(await browser.axe()).toEqual([]);
+  await (await browser.named('button', 'Keep')).sendKeys(Key.ENTER);
+  await browser.untilText('[role=status]', 'The values as they came stay underneath');
+  expect((await field('place')).separator).toBe(',');
+  const config = { facets: [{ key: 'place', kind: 'checkboxes', field: 'place' }] };
+  const headers = { 'content-type': 'application/json' };
+  await fetch(`${stage.studio}/api/v1/lenses`, {
+    method: 'POST',
+    headers,
+    body: JSON.stringify({ name: 'Messy', source: 'messy', config }),
+  });
+  const { matched } = (await (
+    await fetch(`${stage.studio}/api/v1/lenses/messy/draft/results?place=reedbed`)
+  ).json()) as { matched: number };
+  expect(matched).toBe(2);
+});
+
+test('the tray can be used on a phone, and Escape leaves a field as it is', async () => {
+  await browser.go(`${stage.studio}/sources/messy`);
+  await browser.find('main li');
+  expect(await browser.run('return document.documentElement.scrollWidth <= innerWidth')).toBe(true);
+  await browser.go(`${stage.studio}/sources/messy/fields/title`);
+  await browser.press('[aria-label="Read as"] button', 'Left out');
+  await browser.untilText('header', 'not kept yet');
+  await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
+  await browser.until('it is left as it is', async () => !(await browser.text('header')).includes('not kept yet'));
+});
