@@ -1,4 +1,4 @@
-import { loose } from '@ivy/core';
+import { isParting, loose, partingSigns } from '@ivy/core';
 import { selectorInItems } from './selector.js';
 
 /** Something in the items that could be a field. */
@@ -82,23 +82,11 @@ function textOf(element: Element, from: string | null): string {
   return ((from === null ? own : element.getAttribute(from)) ?? element.textContent).trim().replace(/\s+/g, ' ');
 }
 
-const separators = [',', ';', '|', '·', '/'];
-
 /** What parts values in a text: a sign that comes in several of them, and whose parts come again elsewhere. */
 export function separatorOf(values: readonly string[][]): string | null {
   if (values.some((one) => one.length > 1)) return null;
   const texts = values.flat();
-  return separators.find((sign) => isParting(sign, texts)) ?? null;
-}
-
-function isParting(sign: string, texts: readonly string[]): boolean {
-  const parts = texts.map((text) => text.split(sign).map((part) => part.trim()));
-  const parted = parts.filter((one) => one.length > 1);
-  if (parted.length < 2 || parts.flat().some((one) => one.length > 60)) return false;
-  const counts = new Map<string, number>();
-  for (const part of parts.flatMap((one) => [...new Set(one)])) counts.set(part, (counts.get(part) ?? 0) + 1);
-  const own = parted.flat();
-  return own.filter((part) => part !== '' && counts.get(part)! > 1).length >= own.length * 0.6;
+  return partingSigns.find((sign) => isParting(sign, texts)) ?? null;
 }
 
 /** Whether an element holds a value itself, rather than what is in it. */

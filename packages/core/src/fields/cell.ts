@@ -36,25 +36,6 @@ function splitCell(text: string, separator: string | null): string[] {
   return separator === null ? [text] : text.split(separator);
 }
 
-/** Reads a plain number in figures: `12`, `-0.5`, `1,250.5`; null for anything else, figures with a leading 0 too. */
-export function readNumber(raw: unknown): number | null {
-  if (typeof raw === 'number') return Number.isFinite(raw) ? raw : null;
-  if (typeof raw !== 'string') return null;
-  const text = raw.trim();
-  if (text.length > 30) return null;
-  if (/^[+-]?(0|[1-9]\d*)(\.\d+)?$/.test(text)) return Number(text);
-  return /^[+-]?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(text) ? Number(text.replace(/,/g, '')) : null;
-}
-
-/** Reads yes or no. Bare 1 and 0 are numbers, not answers. */
-export function readBoolean(raw: unknown): boolean | null {
-  if (typeof raw === 'boolean') return raw;
-  if (typeof raw !== 'string') return null;
-  const text = raw.trim().toLowerCase();
-  if (['yes', 'true', 'y'].includes(text)) return true;
-  return ['no', 'false', 'n'].includes(text) ? false : null;
-}
-
 function isObject(raw: unknown): raw is Record<string, unknown> {
   return typeof raw === 'object' && raw !== null;
 }

@@ -12,6 +12,7 @@ import { cellText, isEmpty, type RawRecord, type Records } from './cell.js';
 import { isAddress } from './discover.js';
 import { FieldDescriber, type FieldDescription } from './describe.js';
 import type { Finding } from './findings.js';
+import { decimalOf } from './numbers.js';
 import { dayOrders, PostReader } from './read-posts.js';
 
 /** What someone says of a field in place of what was found. */
@@ -77,7 +78,8 @@ export interface Reread {
 }
 
 /** Reads one field of all records anew. The raw values stay, so that nothing is ever read twice wrongly. */
-export function rereadField(field: Field, records: Records): Reread {
+export function rereadField(asked: Field, records: Records): Reread {
+  const field = withDecimal(asked, records);
   const reader = new PostReader([field], dayOrders(records, [field]));
   const describer = new FieldDescriber([field]);
   const values: Reread['values'] = [];
@@ -96,6 +98,13 @@ export function rereadField(field: Field, records: Records): Reread {
     terms: own(taxonomies, field.key) ?? [],
     findings: field.left ? [] : withGaps(findings, field, gaps, records.length),
   };
+}
+
+/** A field of numbers with the decimal sign that they are written with. */
+function withDecimal({ decimal: _before, ...field }: Field, records: Records): Field {
+  if (field.type !== 'number') return field;
+  const texts = Array.from(records, (record) => cellText(own(record, field.key)));
+  return decimalOf(texts) === ',' ? { ...field, decimal: ',' } : field;
 }
 
 /** The reader sees only records that have something: how many have nothing is known here. */

@@ -1,4 +1,5 @@
 import { daysIn } from '../dates/calendar.js';
+import { monthNumber } from './months.js';
 
 /** How the dates of a field are written where a file leaves it open: 3/4/2026 is 3 April or March 4. */
 export type DayFirst = boolean;
@@ -6,10 +7,13 @@ export type DayFirst = boolean;
 /** No date is written in more characters: longer texts are not even looked at. */
 const longestDate = 100;
 
-const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+/** `5 March 2026`, `Do., 5. März 2026`, `5 de marzo de 2026`, `le 1er mai 2026`, `5 марта 2026 г.` */
+const dayMonthYear =
+  /^(?:\p{L}+[.,]{0,2}\s+)?(\d{1,2})(?:st|nd|rd|th|er|º)?\.?\s+(?:de\s+|d[’'])?([\p{L}\p{M}]{3,14})\.?,?\s+(?:del?\s+)?(\d{4})(?:\s*г\.?)?$/u;
 
 /**
- * Reads a calendar day: `2026-03-05`, `2026/3/5`, `5.3.2026`, `5/3/2026`, `5 March 2026`, `March 5, 2026`.
+ * Reads a calendar day: `2026-03-05`, `2026/3/5`, `5.3.2026`, `5/3/2026`, `5 March 2026`, `March 5, 2026`, and
+ * months by name in two dozen languages.
  * @returns `YYYY-MM-DD`, or null when it is no day that exists
  */
 export function readDay(text: string, dayFirst: DayFirst): string | null {
@@ -22,10 +26,22 @@ export function readDay(text: string, dayFirst: DayFirst): string | null {
     const [a, b] = [Number(m[1]), Number(m[3])];
     return dayFirst || m[2] === '.' ? day(Number(m[4]), b, a) : day(Number(m[4]), a, b);
   }
-  m = /^(?:\p{L}+,?\s+)?(\d{1,2})(?:st|nd|rd|th)?\.?\s+(\p{L}{3,9})\.?,?\s+(\d{4})$/u.exec(t);
+  m = dayMonthYear.exec(t);
   if (m) return day(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
-  m = /^(\p{L}{3,9})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/u.exec(t);
+  m = /^(?:\p{L}+,\s+)?([\p{L}\p{M}]{3,14})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/u.exec(t);
   return m ? day(Number(m[3]), monthNumber(m[1]!), Number(m[2])) : null;
+}
+
+/** Seconds or milliseconds since 1970, between 2001 and 2100: others are numbers like any. */
+const sinceEpoch = /^(?:[1-3]\d{9}|40\d{8}|[1-3]\d{12}|40\d{11})$/;
+
+/** Whether a text could be a moment as computers count them; whether it is one, what it is called tells. */
+export function isSinceEpoch(text: string): boolean {
+  return sinceEpoch.test(text);
+}
+
+function momentSince(count: number): string {
+  return `${new Date(count < 1e11 ? count * 1000 : count).toISOString().slice(0, 19)}Z`;
 }
 
 /**
@@ -36,10 +52,14 @@ export function readDay(text: string, dayFirst: DayFirst): string | null {
 export function readMoment(text: string): string | null {
   if (text.length > longestDate) return null;
   const t = text.trim();
-  let m = /^(\d{4})-(\d{2})-(\d{2})[T ](\d{2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s?(Z|[+-]\d{2}:?\d{2})?$/i.exec(t);
+  if (sinceEpoch.test(t)) return momentSince(Number(t));
+  let m =
+    /^(\d{4})([-/.])(\d{1,2})\2(\d{1,2})[T ](\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s?(Z|[+-]\d{2}:?\d{2})?$/i.exec(
+      t,
+    );
   if (m) {
-    const date = day(Number(m[1]), Number(m[2]), Number(m[3]));
-    return date && join(date, m[4]!, m[5]!, m[6], m[7]);
+    const date = day(Number(m[1]), Number(m[3]), Number(m[4]));
+    return date && join(date, m[5]!.padStart(2, '0'), m[6]!, m[7], m[8]);
   }
   m =
     /^(?:\p{L}{3},\s+)?(\d{1,2})\s+(\p{L}{3})\s+(\d{4})\s+(\d{2}):(\d{2})(?::(\d{2}))?\s+(GMT|UTC|Z|[+-]\d{4})$/iu.exec(
@@ -75,10 +95,6 @@ function join(date: string, hour: string, minute: string, second = '00', zone = 
   if (Number(hour) > 23 || Number(minute) > 59 || Number(second) > 59) return null;
   const offset = zone.toUpperCase().replace(/^([+-]\d{2})(\d{2})$/, '$1:$2');
   return `${date}T${hour}:${minute}:${second}${offset}`;
-}
-
-function monthNumber(name: string): number {
-  return months.indexOf(name.slice(0, 3).toLowerCase()) + 1;
 }
 
 function day(year: number, month: number, date: number): string | null {

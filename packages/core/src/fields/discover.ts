@@ -1,8 +1,11 @@
 import { plainField, type Field, type FieldRole, type FieldType } from '../model/post.js';
 import { fold, humanise } from '../text/slug.js';
 import { own } from '../text/own.js';
-import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord, type Records } from './cell.js';
-import { readDay, readMoment } from './dates.js';
+import { cellText, cellTexts, isEmpty, type RawRecord, type Records } from './cell.js';
+import { isSinceEpoch, readDay, readMoment } from './dates.js';
+import { decimalOf, readNumber, type Decimal } from './numbers.js';
+import { isParting } from './parting.js';
+import { readBoolean } from './yes-or-no.js';
 
 /** Records looked at to tell a field's type. More would not change the answer, only the wait. */
 const sampleSize = 5000;
@@ -47,17 +50,20 @@ function fieldOf(column: Column): Field {
   const base = plainField(column.key, humanise(column.key));
   if (column.raw.length === 0) return base;
   if (column.raw.some(Array.isArray)) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
-  const plain = plainType(column);
-  if (plain) return { ...base, type: plain };
+  const decimal = decimalOf(column.texts);
+  const plain = plainType(column, decimal);
+  if (plain) return { ...base, type: plain, ...(plain === 'number' && decimal === ',' && { decimal }) };
   return { ...base, ...termsOf(column) };
 }
 
 /** The type of a field that holds no terms; null when it may hold some. */
-function plainType(column: Column): FieldType | null {
+function plainType(column: Column, decimal: Decimal): FieldType | null {
   const share = (reads: (text: string, raw: unknown) => boolean) =>
     column.texts.filter((text, i) => reads(text, column.raw[i])).length / column.texts.length;
   if (share((_, raw) => readBoolean(raw) !== null) === 1) return 'boolean';
-  if (share((_, raw) => readNumber(raw) !== null) >= 0.95) return 'number';
+  // what computers count from 1970 on is a number like any, unless it is called a time
+  if (timeNames.test(column.key) && share(isSinceEpoch) === 1) return 'datetime';
+  if (share((_, raw) => readNumber(raw, decimal) !== null) >= 0.95) return 'number';
   // a date field stays one with a few slips in it: they are shown as findings, not as a reason to give up
   const days = share((text) => readDay(text, true) !== null || readDay(text, false) !== null);
   const moments = share((text) => readMoment(text) !== null);
@@ -88,6 +94,8 @@ function isPictureAddress(text: string): boolean {
   return /.\.(avif|gif|jpe?g|png|svg|webp)$/i.test(path);
 }
 
+const timeNames = /date|time|(^|_)at$|created|updated|modified|published|posted|stamp/i;
+
 /** Tells terms from running text, and finds what parts them. */
 function termsOf(column: Column): Partial<Field> {
   for (const separator of ['|', ';']) {
@@ -95,6 +103,7 @@ function termsOf(column: Column): Partial<Field> {
       return { type: 'terms', multiple: true, separator, ...pathOf(column, separator) };
     }
   }
+  if (isParting(',', column.texts) && areTerms(column, ',')) return { type: 'terms', multiple: true, separator: ',' };
   const path = pathOf(column, null);
   if (path.tree && averageLength(column.texts) <= 120) return { type: 'terms', ...path };
   return areTerms(column, null) ? { type: 'terms' } : { type: 'text' };

@@ -1,6 +1,6 @@
 import { plainText } from '../text/plain-text.js';
 import { slugify } from '../text/slug.js';
-import { readNumber } from './cell.js';
+import { readNumber } from './numbers.js';
 import { readDay, readMoment } from './dates.js';
 import { describeFields } from './describe.js';
 import { discoverFields } from './discover.js';
@@ -156,7 +156,14 @@ test.each([
 });
 
 test('numbers are plain figures; an id with a leading zero is not one', () => {
-  expect(['12', '-0.5', '1,250.5', '007', '1,25', ''].map(readNumber)).toEqual([12, -0.5, 1250.5, null, null, null]);
+  expect(['12', '-0.5', '1,250.5', '007', '1,25', ''].map((text) => readNumber(text))).toEqual([
+    12,
+    -0.5,
+    1250.5,
+    null,
+    null,
+    null,
+  ]);
 });
 
 test('slugs take letters of any script and never a comma', () => {

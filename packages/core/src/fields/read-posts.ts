@@ -10,10 +10,12 @@ import {
 import { cleanValue } from '../text/clean-text.js';
 import { own } from '../text/own.js';
 import { safeAddress } from '../text/safe-address.js';
-import { cellText, cellTexts, isEmpty, readBoolean, readNumber, type RawRecord, type Records } from './cell.js';
+import { cellText, cellTexts, isEmpty, type RawRecord, type Records } from './cell.js';
 import { DayOrder, readDay, readMoment, type DayFirst } from './dates.js';
 import { lostCharacters, maxFindings, nearTwins, unreadableValues, type Finding } from './findings.js';
+import { readNumber } from './numbers.js';
 import { Taxonomy } from './taxonomy.js';
+import { readBoolean } from './yes-or-no.js';
 
 /** A record that did not become a post, or a value that could not be read. */
 export interface Rejection {
@@ -195,7 +197,7 @@ function parser(field: Field, dayFirst: DayFirst, taxonomy: Taxonomy | null): (r
         return slugs.length === 0 ? null : [...new Set(slugs)];
       };
     case 'number':
-      return readNumber;
+      return (raw) => readNumber(raw, field.decimal);
     case 'boolean':
       return readBoolean;
     case 'date':

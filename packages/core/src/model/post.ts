@@ -21,6 +21,8 @@ export interface Field {
   pathSeparator: string | null;
   /** How its slashed days are written, where someone said so. */
   dateOrder?: DateOrder;
+  /** What stands before the parts of a whole in its numbers, where that is a comma. */
+  decimal?: ',';
   /** It is kept as it came, and never answered. */
   left?: boolean;
 }
