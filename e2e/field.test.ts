@@ -5,11 +5,12 @@ import { setStage, type Stage } from './stage.js';
 /** A field that was read wrongly is taken in hand: seen first, kept, answered, and undone. */
 
 const csv = `id,title,seen,place
-1,Low water,03/04/2026,"Reedbed, Mudflat"
+1,Low water,03/04/2026,Reedbed + Mudflat
 2,Terns,05/04/2026,Mudflat
-3,Gate shut,late May,"Lagoon, Reedbed"
+3,Gate shut,late May,Lagoon + Reedbed
 4,Ice,31/02/2026,Lagoon
 5,Count,12/04/2026,Mudflat
+6,Mud,11/04/2026,mud flat
 `;
 
 let stage: Stage;
@@ -43,7 +44,7 @@ test('a text becomes days, seen on its own values first; kept, and undone again'
   await browser.press('[aria-label="Read as"] button', 'Day');
   await browser.until('it is shown', async () => (await cells()).includes('1 03/04/2026 03/04/2026 2026-04-03'));
   expect((await cells())[2]).toBe('3 late May late May not read');
-  await browser.untilText('main', '3 of 5 can be read');
+  await browser.untilText('main', '4 of 6 can be read');
   expect((await field('seen')).type).toBe('text');
   expect(await browser.axe()).toEqual([]);
   await (await browser.find('select')).sendKeys('published');
@@ -60,13 +61,13 @@ test('by keys alone, on a phone: terms are parted, and a lens has them at once',
   await browser.go(`${stage.studio}/sources/messy/fields/place`);
   const parted = () => browser.named('input', 'Parted by');
   const box = await parted();
-  await box.sendKeys(',', Key.ENTER);
-  await browser.untilText('main', '3 terms');
+  await box.sendKeys('+', Key.ENTER);
+  await browser.untilText('main', '4 terms');
   expect(await browser.run('return document.documentElement.scrollWidth <= innerWidth')).toBe(true);
   expect(await browser.axe()).toEqual([]);
   await (await browser.named('button', 'Keep')).sendKeys(Key.ENTER);
   await browser.untilText('[role=status]', 'The values as they came stay underneath');
-  expect((await field('place')).separator).toBe(',');
+  expect((await field('place')).separator).toBe('+');
   const config = { facets: [{ key: 'place', kind: 'checkboxes', field: 'place' }] };
   const headers = { 'content-type': 'application/json' };
   await fetch(`${stage.studio}/api/v1/lenses`, {
@@ -89,4 +90,22 @@ test('the tray can be used on a phone, and Escape leaves a field as it is', asyn
   await browser.untilText('header', 'not kept yet');
   await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
   await browser.until('it is left as it is', async () => !(await browser.text('header')).includes('not kept yet'));
+});
+
+test('two spellings are read as one where they were found, what comes of it first, and taken back', async () => {
+  await browser.size(1280, 800);
+  await browser.go(`${stage.studio}/sources/messy`);
+  await browser.press('aside button', 'Read all as “Mudflat”');
+  await browser.untilText('aside', '1 post changes');
+  expect(await browser.axe()).toEqual([]);
+  await browser.press('aside button', 'Keep');
+  await browser.untilText('aside', 'Mended');
+  const terms = async () =>
+    ((await (await fetch(`${stage.studio}/api/v1/sources/messy/terms/place`)).json()) as { label: string }[]).map(
+      ({ label }) => label,
+    );
+  expect(await terms()).not.toContain('mud flat');
+  await browser.press('aside button', 'Undo');
+  await browser.until('it is as it was', async () => (await terms()).includes('mud flat'));
+  expect(await browser.errors()).toEqual([]);
 });

@@ -210,13 +210,6 @@ async function speakGerman(): Promise<void> {
   await browser.inFrame(() => browser.untilText('ivy-lens', 'Artengruppe'));
 }
 
-/** A preset on the page of a lens that has it. */
-async function showPreset(preset: string, scheme: string): Promise<void> {
-  await releaseLook(preset, { preset, scheme });
-  await browser.go(`${stage.studio}/l/${preset}?habitat=mudflat,reedbed&observed=2026-03-01/..`);
-  await browser.find('.ivy-chip');
-}
-
 async function changeSomething(): Promise<void> {
   const lens = `${stage.studio}/api/v1/lenses/field-notes`;
   const { draft, draftRevision } = (await (await fetch(lens)).json()) as {

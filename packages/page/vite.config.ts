@@ -70,6 +70,8 @@ const without: Record<string, string> = {
   'engine/words/marks.ts': 'export const markerOf = () => null;',
   'answer/items.ts': `export const itemPlan = () => null, itemsKept = 0;\n${nothing('itemOf', 'marksIn', 'textOf')}`,
   'fields/findings.ts': `export const maxFindings = 0;\n${nothing('unreadableValues', 'lostCharacters', 'nearTwins')}`,
+  // a page says itself what parts its values
+  'fields/parting.ts': `export const partingSigns = [];\n${nothing('isParting')}`.replace('=> []', '=> false'),
   'model/texts.ts': `export const englishTexts = {}, textsShape = ${noShape};\nexport const wordsOf = (own) => own;`,
   'model/word-sets.ts': `export const wordSetLanguages = [];\n${nothing('wordSet')}`,
   'shape/shape.ts': fillsIn,
@@ -97,7 +99,11 @@ function leaveOut(): Plugin {
     name: 'leave-out',
     enforce: 'pre',
     load: (id) => Object.entries(without).find(([file]) => id.endsWith(`/core/src/${file}`))?.[1] ?? null,
-    transform: (code, id) => (id.endsWith('/core/src/kinds/kinds.ts') ? code.replace(otherKinds, '') : null),
+    transform: (code, id) => {
+      if (id.endsWith('/core/src/kinds/kinds.ts')) return code.replace(otherKinds, '');
+      // which field is a title or a picture is no matter of a page that draws its items itself
+      return id.endsWith('/core/src/fields/discover.ts') ? code.replace('giveRoles(fields, columns);', '') : null;
+    },
   };
 }
 

@@ -481,6 +481,54 @@ export interface paths {
     patch: operations['fields-change'];
     trace?: never;
   };
+  '/api/v1/sources/{slug}/findings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['mends-findings'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/mends': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['mends-list'];
+    put?: never;
+    post: operations['mends-add'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/mends/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['mends-remove'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -536,6 +584,12 @@ export interface components {
       dateOrder?: 'day-month' | 'month-day' | null;
       /** @description Kept as it came, and never answered. */
       left?: boolean;
+    };
+    MendBody: {
+      /** @description Id of the finding. */
+      finding: string;
+      /** @description Id of one of its mends. */
+      mend: string;
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -623,6 +677,8 @@ export interface components {
       /** @description Values there are, and how many of them can be read as they would be. */
       filled: number;
       read: number;
+      /** @description Posts whose value is another than it was. */
+      changed: number;
       /** @description How many values each type could read. */
       types: {
         [key: string]: number;
@@ -641,6 +697,22 @@ export interface components {
       message: string;
     };
     Finding: core.Finding;
+    /** @description A finding, with what can be done about it and what is. */
+    FindingView: {
+      id: string;
+      mends: components['schemas']['MendOffer'][];
+      /** @description Id of the mend in force; null for none. */
+      mended: null | string;
+      /** @enum {unknown} */
+      code: 'gaps' | 'lost-characters' | 'near-twins' | 'unreadable-values';
+      field: string;
+      /** @description How many posts it touches. */
+      posts: number;
+      /** @description Up to eight of the values as they came. */
+      values: string[];
+      /** @description One sentence for people. */
+      text: string;
+    };
     /** @description Something found in a page's sheets. */
     FoundLook: {
       part: components['schemas']['LookPart'];
@@ -788,6 +860,45 @@ export interface components {
     };
     /** @description Results with the same choices under each way of matching: known before it is set. */
     MatchEffect: core.MatchEffect;
+    /** @description A rule that mends what was found wrong: some values, as they came, are read as another. */
+    Mend: core.Mend;
+    /** @description What a mend did, or would do. */
+    MendMade: {
+      id: string;
+      /** @description Posts that have it otherwise since. */
+      changed: number;
+      lenses: components['schemas']['LensEffect'][];
+      before: components['schemas']['FieldDescription'];
+      after: components['schemas']['FieldDescription'];
+      /** @description Values there are, and how many of them can be read as they would be. */
+      filled: number;
+      read: number;
+      /** @description How many values each type could read. */
+      types: {
+        [key: string]: number;
+      };
+      /** @description Some values as they came, as they are read, and as they would be: those first that can't be. */
+      rows: {
+        record: number;
+        raw: string;
+        before: null | string;
+        after: null | string;
+      }[];
+    };
+    /** @description What can be done about a finding. */
+    MendOffer: core.MendOffer;
+    /** @description A rule in force. */
+    MendView: {
+      field: string;
+      /** @description Unique in its source. */
+      id: string;
+      /** @description What was found, in a sentence. */
+      found: string;
+      /** @description What is done about it, in a sentence. */
+      text: string;
+      from: string[];
+      into: string;
+    };
     /** @description By how much a post misses a facet. */
     Miss: core.Miss;
     /** @description Something the address said that was not taken as it stood. */
@@ -2211,6 +2322,129 @@ export interface operations {
         content: {
           'application/json': components['schemas']['FieldPreview'];
         };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'mends-findings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FindingView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'mends-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The rules in force: applied whenever values are read. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MendView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'mends-add': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MendBody'];
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['MendMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'mends-remove': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
       default: {
         headers: {

@@ -13,6 +13,7 @@ export * from './fields/describe.js';
 export * from './fields/discover.js';
 export * from './fields/findings.js';
 export * from './fields/change-field.js';
+export * from './fields/mends.js';
 export * from './fields/numbers.js';
 export * from './fields/parting.js';
 export * from './fields/read-posts.js';

@@ -10,6 +10,7 @@ export type { HealthView } from '../health/health.controller.js';
 export type { CheckFinding } from '../studio/check/check-page.js';
 export type { Match } from '../studio/match/matches.service.js';
 export type { FieldPreview } from '../studio/fields/fields.service.js';
+export type { FindingView, MendMade, MendView } from '../studio/fields/mend.view.js';
 export type { PageView } from '../studio/pages/pages.controller.js';
 export type { AboutView } from '../studio/about/about.controller.js';
 export type { JobStatus } from '../studio/intake/jobs.js';

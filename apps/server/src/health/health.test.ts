@@ -47,7 +47,10 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/sources',
     '/api/v1/sources/{slug}',
     '/api/v1/sources/{slug}/fields/{key}',
+    '/api/v1/sources/{slug}/findings',
     '/api/v1/sources/{slug}/index',
+    '/api/v1/sources/{slug}/mends',
+    '/api/v1/sources/{slug}/mends/{id}',
     '/api/v1/sources/{slug}/posts',
     '/api/v1/sources/{slug}/terms/{field}',
   ]);

@@ -1,4 +1,4 @@
-import type { FieldPreview } from '@ivy/client';
+import type { FieldPreview, MendMade } from '@ivy/client';
 import type { FieldChange, FieldDescription } from '@ivy/core';
 import { api } from '../api/api.js';
 
@@ -42,4 +42,17 @@ export function changeBack({
   left,
 }: FieldDescription): FieldChange {
   return { type, role, label, separator, pathSeparator, dateOrder: dateOrder ?? null, left: left ?? false };
+}
+
+/** What a mend of a finding would do; with `keeps`, it is done. */
+export function mend(slug: string, finding: string, id: string, keeps: boolean): Promise<MendMade> {
+  const path = `/api/v1/sources/${encodeURIComponent(slug)}/mends${keeps ? '' : '?preview=1'}`;
+  const body = JSON.stringify({ finding, mend: id });
+  const headers = { 'content-type': 'application/json' };
+  return api.fetch(path, { method: 'POST', headers, body }).then((response) => response.json() as Promise<MendMade>);
+}
+
+/** Takes a mend back: values are read as they came. */
+export async function unmend(slug: string, id: string): Promise<void> {
+  await api.ask('delete', '/api/v1/sources/{slug}/mends/{id}', { slug, id });
 }

@@ -18,6 +18,7 @@ const preview: FieldPreview = {
   after: { ...seen, type: 'date' },
   filled: 6,
   read: 4,
+  changed: 6,
   types: { text: 6, date: 4, number: 0 },
   rows: [
     { record: 1, raw: '03/04/2026', before: '03/04/2026', after: '2026-04-03' },

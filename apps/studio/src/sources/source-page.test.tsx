@@ -110,3 +110,60 @@ test('a source that does not come can be asked for again', async () => {
   await page.pressAndSettle('Try again');
   expect(page.words).toContain('2 fields on the tray');
 });
+
+describe('mending', () => {
+  const made = {
+    id: 'm',
+    changed: 3,
+    before: { ...habitat, distinct: 6 },
+    after: { ...habitat, distinct: 5 },
+    lenses: [
+      {
+        slug: 'n',
+        name: 'Notes',
+        of: 'release',
+        facets: ['Habitat'],
+        before: '6 terms',
+        after: '5 terms',
+        problem: null,
+      },
+    ],
+  };
+  const looks = 'POST /sources/notes/mends?preview=1';
+
+  test('what a mend would do is said before it is done', async () => {
+    await drawn();
+    page.answer(looks, made, 201);
+    await page.pressAndSettle('Read all as “Mudflat”');
+    expect(page.texts('aside [role=status]')[0]).toContain('3 posts change; 6 terms become 5.');
+    expect(page.words).toContain('Notes, as visitors have it: 6 terms → 5 terms');
+    expect(page.sent.map(([what]) => what)).toEqual([looks]);
+    await page.pressAndSettle('Leave it');
+    expect(page.words).not.toContain('6 terms become 5');
+    page.answer('POST /sources/notes/mends', made, 201);
+    await page.pressAndSettle('Read all as “Mudflat”');
+    await page.pressAndSettle('Keep');
+    expect(page.sent.at(-1)).toEqual([
+      'POST /sources/notes/mends',
+      { finding: 'near-twins~habitat~Mudflat~Mud flat', mend: 'Mudflat' },
+    ]);
+  });
+
+  test('what is mended stands among the rules, and is taken back there', async () => {
+    const rule = { id: 'near-twins~habitat~x', found: '“x” and “y”', text: 'Read all as “y”', from: ['x'], into: 'y' };
+    await drawn({ findings: [], fields: [{ ...habitat, mends: [rule] }] });
+    expect(page.words).toContain('Read all as “y”');
+    page.says.set('DELETE /sources/notes/mends/near-twins~habitat~x', () =>
+      Promise.resolve({ ok: true, status: 204 } as Response),
+    );
+    await page.pressAndSettle('Undo');
+    expect(page.sent.at(-1)![0]).toBe('DELETE /sources/notes/mends/near-twins~habitat~x');
+  });
+
+  test('what is refused says why', async () => {
+    await drawn();
+    page.answer(looks, { status: 409, code: 'lens-breaks', detail: 'Notes can’t work with that.' }, 409);
+    await page.pressAndSettle('Read all as “Mud flat”');
+    expect(page.texts('[role=alert]')).toEqual(['Notes can’t work with that.']);
+  });
+});

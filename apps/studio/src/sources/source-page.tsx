@@ -1,5 +1,5 @@
 import { answered, suitableFields, type FieldDescription } from '@ivy/core';
-import { FileText, TriangleAlert } from 'lucide-react';
+import { FileText } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { mutate } from 'swr';
@@ -9,6 +9,7 @@ import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
+import { Findings } from './findings.js';
 import { kindWords, Specimen } from './specimen.js';
 
 /** One source: its fields on the tray, what wants a look, and a way to start a lens. */
@@ -21,7 +22,7 @@ export function SourcePage() {
       {error ? (
         <Failed error={error} retry={() => void again()} />
       ) : source ? (
-        <Tray source={source} />
+        <Tray source={source} onMended={() => again()} />
       ) : (
         <Loading words="Laying the fields out" />
       )}
@@ -29,7 +30,7 @@ export function SourcePage() {
   );
 }
 
-function Tray({ source }: { source: SourceView }) {
+function Tray({ source, onMended }: { source: SourceView; onMended: () => Promise<unknown> }) {
   const suitable = suitableFields(answered(source.fields));
   const hues = new Map(suitable.map((field, i) => [field.key, i + 1]));
   const [chosen, setChosen] = useState(suitable[0]?.key ?? source.fields[0]?.key ?? '');
@@ -95,7 +96,7 @@ function Tray({ source }: { source: SourceView }) {
         >
           <div className="min-h-0 flex-1 lg:overflow-y-auto">
             {field && <FieldNotes source={source} field={field} hue={hues.get(field.key) ?? null} />}
-            <Findings source={source} onChoose={setChosen} hues={hues} />
+            <Findings source={source} onChoose={setChosen} hues={hues} onMended={onMended} />
           </div>
           <StartLens source={source} />
         </aside>
@@ -140,55 +141,6 @@ function FieldNotes({ source, field, hue }: { source: SourceView; field: FieldDe
           </>
         )}
       </dl>
-    </section>
-  );
-}
-
-function Findings({
-  source,
-  hues,
-  onChoose,
-}: {
-  source: SourceView;
-  hues: Map<string, number>;
-  onChoose: (field: string) => void;
-}) {
-  if (source.findings.length === 0) {
-    return <p className="remark section text-[15px] text-ink-2">Nothing on this tray wants mending.</p>;
-  }
-  return (
-    <section className="px-3.5 py-3">
-      <h2 className="remark mb-1 text-[16px]">On this tray</h2>
-      <ul>
-        {source.findings.map((finding) => {
-          const hue = hues.get(finding.field);
-          return (
-            <li
-              key={`${finding.field} ${finding.code} ${finding.values[0] ?? ''}`}
-              className="flex gap-2.5 border-b border-rule py-2.5 last:border-0"
-            >
-              <span className="mt-[3px]">
-                {hue ? <Seed hue={hue} /> : <TriangleAlert size={13} className="text-rust" />}
-              </span>
-              <div className="min-w-0 flex-1">
-                <p className={finding.code === 'gaps' ? '' : 'font-semibold'}>{finding.text}</p>
-                {finding.values.length > 0 && (
-                  <p className="mt-1 flex flex-wrap gap-1.5">
-                    {finding.values.map((value) => (
-                      <span key={value} className="mono max-w-full truncate bg-rust-soft px-1.5 text-[12px]">
-                        {value}
-                      </span>
-                    ))}
-                  </p>
-                )}
-              </div>
-              <button type="button" className="link self-start text-[13px]" onClick={() => onChoose(finding.field)}>
-                {finding.field}
-              </button>
-            </li>
-          );
-        })}
-      </ul>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import {
   type Field,
   type FieldRole,
   type FieldType,
+  type Mend,
   type Post,
   type Term,
 } from '../model/post.js';
@@ -25,6 +26,7 @@ export interface FieldChange {
   /** Null: as the values look. */
   dateOrder?: DateOrder | null;
   left?: boolean;
+  mends?: Mend[];
 }
 
 /** Types a field can be changed to. */
@@ -50,6 +52,7 @@ export function changedField(field: Field, change: FieldChange): Field {
   const isList = field.multiple && field.separator === null;
   const dateOrder = type === 'date' ? or(change.dateOrder, field.dateOrder ?? null) : null;
   const left = change.left ?? field.left ?? false;
+  const mends = change.mends ?? field.mends ?? [];
   return {
     key: field.key,
     label,
@@ -61,6 +64,7 @@ export function changedField(field: Field, change: FieldChange): Field {
     pathSeparator,
     ...(dateOrder !== null && { dateOrder }),
     ...(left && { left }),
+    ...(mends.length > 0 && { mends }),
   };
 }
 

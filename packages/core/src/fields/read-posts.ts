@@ -158,7 +158,7 @@ class FieldReader {
     known: readonly Term[] | undefined,
   ) {
     this.taxonomy = field.type === 'terms' ? new Taxonomy(known) : null;
-    this.#parse = parser(field, dayFirst, this.taxonomy);
+    this.#parse = mended(field, parser(field, dayFirst, this.taxonomy));
   }
 
   read(raw: unknown): Value | undefined {
@@ -190,10 +190,13 @@ class FieldReader {
 
 /** What turns a raw value into a typed one; null when it can't be read. */
 function parser(field: Field, dayFirst: DayFirst, taxonomy: Taxonomy | null): (raw: unknown) => Value | null {
+  const said = mendsOf(field);
   switch (field.type) {
     case 'terms':
       return (raw) => {
-        const slugs = cellTexts(raw, field.separator).map((text) => taxonomy!.place(pathLabels(text, field)));
+        const slugs = cellTexts(raw, field.separator).map((text) =>
+          taxonomy!.place(pathLabels(text, field).map((label) => said.get(label) ?? label)),
+        );
         return slugs.length === 0 ? null : [...new Set(slugs)];
       };
     case 'number':
@@ -211,6 +214,32 @@ function parser(field: Field, dayFirst: DayFirst, taxonomy: Taxonomy | null): (r
     case 'image':
       return (raw) => safeAddress(cellText(raw));
   }
+}
+
+/** What is read as what. A mend may lead on to another; one that leads back to itself ends there. */
+function mendsOf({ mends = [] }: Field): Map<string, string> {
+  const direct = new Map(mends.flatMap(({ from, into }) => from.map((one): [string, string] => [one, into])));
+  return new Map(
+    [...direct.keys()].map((from): [string, string] => {
+      const seen = new Set([from]);
+      let into = direct.get(from)!;
+      while (!seen.has(into) && direct.has(into)) {
+        seen.add(into);
+        into = direct.get(into)!;
+      }
+      return [from, into];
+    }),
+  );
+}
+
+/** A parser that reads mended values as what they are mended to; those of terms are mended one by one in it. */
+function mended(field: Field, parse: (raw: unknown) => Value | null): (raw: unknown) => Value | null {
+  if (!field.mends?.length || field.type === 'terms') return parse;
+  const said = mendsOf(field);
+  return (raw) => {
+    const into = said.get(cellText(raw));
+    return parse(into ?? raw);
+  };
 }
 
 function pathLabels(text: string, field: Field): string[] {

@@ -25,6 +25,20 @@ export interface Field {
   decimal?: ',';
   /** It is kept as it came, and never answered. */
   left?: boolean;
+  /** What of its values is read as something else, whenever they are read. */
+  mends?: Mend[];
+}
+
+/** A rule that mends what was found wrong: some values, as they came, are read as another. */
+export interface Mend {
+  /** Unique in its source. */
+  id: string;
+  /** What was found, in a sentence. */
+  found: string;
+  /** What is done about it, in a sentence. */
+  text: string;
+  from: string[];
+  into: string;
 }
 
 export const dateOrders = ['day-month', 'month-day'] as const;

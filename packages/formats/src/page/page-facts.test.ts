@@ -8,8 +8,8 @@ test('scripts, elements and policies are found, relative to the page', () => {
     <script type="module" src="//ivy.example/embed/ivy-lens.js"></script><script src="/site.js"></script><script>inline</script>
     <ivy-lens name="notes" style="display:block;min-height:90vh"></ivy-lens><ivy-results name="notes" prefix="n-"></ivy-results>`);
   expect(found.scripts).toEqual([
-    { address: 'https://ivy.example/embed/ivy-lens.js', isModule: true },
-    { address: 'https://example.org/site.js', isModule: false },
+    { address: 'https://ivy.example/embed/ivy-lens.js', isModule: true, lens: '' },
+    { address: 'https://example.org/site.js', isModule: false, lens: '' },
   ]);
   expect(found.elements).toEqual([
     { tag: 'ivy-lens', name: 'notes', prefix: null, keepsRoom: true },

@@ -32,6 +32,8 @@ export interface FieldReading {
   /** Values there are, and how many of them can be read as they would be. */
   filled: number;
   read: number;
+  /** Posts whose value is another than it was. */
+  changed: number;
   /** How many values each type could read. */
   types: Record<string, number>;
   /** Some values as they came, as they are read, and as they would be: those first that can't be. */
@@ -116,6 +118,7 @@ function readingOf(before: FieldDescription, field: Field, records: Records, rer
   const rows: FieldReading['rows'] = [];
   const unread: FieldReading['rows'] = [];
   let filled = 0;
+  let changed = 0;
   let i = 0;
   for (const record of records) {
     const at = i++;
@@ -123,14 +126,15 @@ function readingOf(before: FieldDescription, field: Field, records: Records, rer
     if (raw === '') continue;
     filled++;
     const after = writtenValue(field, reread.values[at], reread.terms);
+    const was = writtenValue(before, now.values[at], now.terms);
+    if (after !== was) changed++;
     const list = after === null ? unread : rows;
-    if (list.length < rowsShown)
-      list.push({ record: at + 1, raw, before: writtenValue(before, now.values[at], now.terms), after });
+    if (list.length < rowsShown) list.push({ record: at + 1, raw, before: was, after });
   }
   const some = unread.slice(0, unreadShown);
   const shown = [...some, ...rows.slice(0, rowsShown - some.length)].sort((a, b) => a.record - b.record);
   const read = reread.values.filter((value) => value !== undefined).length;
-  return { before, after: reread.description, filled, read, types: readableAs(before, records), rows: shown };
+  return { before, after: reread.description, filled, read, changed, types: readableAs(before, records), rows: shown };
 }
 
 async function keep(

@@ -2,9 +2,9 @@ import { startHarness, type Harness } from '../../../test/harness.js';
 
 let server: Harness;
 const csv = `id,title,seen,place,kind,minutes
-1,A,03/04/2026,"Reedbed, Mudflat",survey,12
+1,A,03/04/2026,Reedbed + Mudflat,survey,12
 2,B,05/04/2026,Mudflat,sighting,7
-3,C,late May,"Lagoon, Reedbed",survey,
+3,C,late May,Lagoon + Reedbed,survey,
 4,D,31/02/2026,Lagoon,sighting,9
 5,E,12/04/2026,Mudflat,survey,x
 6,F,11/04/2026,Mudflat,survey,3
@@ -48,12 +48,12 @@ test('kept, it is answered at once; there and back gives the values as they were
   await release({ facets: [{ key: 'place', kind: 'checkboxes', field: 'place' }] });
   const before = await results();
   expect((await field('place')).separator).toBeNull();
-  const { body } = await change('place', { separator: ',' });
+  const { body } = await change('place', { separator: '+' });
   expect(body.lenses).toMatchObject([
     { slug, of: 'release', before: '4 terms', after: '3 terms', problem: null },
     { slug, of: 'draft' },
   ]);
-  expect(await field('place')).toMatchObject({ type: 'terms', multiple: true, separator: ',', distinct: 3 });
+  expect(await field('place')).toMatchObject({ type: 'terms', multiple: true, separator: '+', distinct: 3 });
   const after = await results('place=reedbed');
   expect([after.matched, after.facets[0].options.map((one: { label: string }) => one.label).sort()]).toEqual([
     2,
