@@ -60,6 +60,16 @@ export class Browser {
     return this.driver.get(url);
   }
 
+  /** Goes back, as by the browser's own button. */
+  async back(): Promise<void> {
+    try {
+      await this.driver.navigate().back();
+    } catch (error) {
+      // the page that asked is gone before the driver hears of it: it is back all the same
+      if (!/aborted by navigation/.test((error as Error).message)) throw error;
+    }
+  }
+
   find(selector: string): Promise<WebElement> {
     return this.#orTell(
       this.driver.wait(until.elementLocated(By.css(selector)), patience, `Nothing on the page is ${selector}`),

@@ -52,8 +52,8 @@ describe('without scripts', () => {
     await browser.untilSearch('?kind=survey');
     await browser.press('.ivy-pager a[rel=next]');
     await browser.untilSearch('?kind=survey&page=2');
-    await browser.driver.navigate().back();
-    await browser.driver.navigate().back();
+    await browser.back();
+    await browser.back();
     expect(await browser.texts('.ivy-chip')).toEqual(['Mudflat', 'Survey']);
   });
 

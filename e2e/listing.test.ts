@@ -50,7 +50,7 @@ test('a press puts more below; filter, reload, and back from a post keep what st
   await browser.untilSearch('?page=3');
   await browser.run('scrollTo(0, 900)');
   await browser.go(`${stage.studio}/api/v1/about`);
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.until('all of them again', async () => (await cards()) === 18);
   await browser.until('the same place', async () => Number(await browser.run('return scrollY')) > 700);
   await browser.run("document.querySelector('[data-facet=kind] input[value=survey]').click()");
@@ -117,7 +117,7 @@ test('two of one lens on a page, each with a prefix: one is typed in, the other 
   await browser.until('both as before', async () => {
     return JSON.stringify([await count('a-'), await count('b-')]) === JSON.stringify(both);
   });
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.until('back in one', async () => (await browser.search()) === '?a-q=heron');
   await browser.until('the other stays', async () => (await count('a-')) === both[0]);
 });

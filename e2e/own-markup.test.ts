@@ -38,9 +38,9 @@ test('all pages of the board are chosen from at once, with counts; the pager goe
   await browser.press('.pages a[rel=next]');
   await browser.untilSearch('?habitat=reedbed&page=2');
   expect((await shown()).length).toBe((await count()) - 24);
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.untilSearch('?habitat=reedbed');
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.untilSearch('');
   await untilCount('all of them again', (n) => n === 68);
   expect(await browser.axe('body')).toEqual([]);

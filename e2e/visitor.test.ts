@@ -62,12 +62,12 @@ test('a page further keeps the choice; another choice goes back to the first pag
 
 test('back and forward restore choices, page and results', async () => {
   const now = await titles();
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.untilSearch('?habitat=mudflat&page=2');
   await untilChips('Mudflat');
   await untilTitles('other cards', (all) => all.join() !== now.join());
-  await browser.driver.navigate().back();
-  await browser.driver.navigate().back();
+  await browser.back();
+  await browser.back();
   await browser.untilSearch('');
   await untilChips();
   await browser.driver.navigate().forward();
@@ -120,7 +120,7 @@ test('a search answers as one types, marks what matched, and is one step back', 
   await untilChips('“tern”');
   expect(await browser.run('return document.activeElement.type')).toBe('search');
   await browser.find('.ivy-mark');
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.untilSearch('');
   await browser.until(
     'the box is empty',

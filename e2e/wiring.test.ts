@@ -267,7 +267,7 @@ test('the page can be seen and used as it is without scripts', async () => {
     await browser.press('.ivy-apply button');
   });
   await browser.until('the Bench goes along', async () => (await browser.search()).includes('habitat=shore'));
-  await browser.driver.navigate().back();
+  await browser.back();
   await browser.untilSearch(before);
   await pick('State of the page', 'as addressed');
 });

@@ -1,6 +1,6 @@
 import type { Mark } from '@ivy/core';
 import { attributes } from './attributes.js';
-import { applyMarks, fetchMarks } from './mapping.js';
+import { applyMarks, fetchMarks } from './read/mapping.js';
 import { OwnList } from './own-list.js';
 
 const lists = new Map<HTMLElement, OwnList>();
@@ -44,7 +44,7 @@ function strangeNames(): string[] {
 
 /** Shows on the page what of it stands, where its address asks for that. */
 async function check(strange: readonly string[]): Promise<void> {
-  const { showCheck } = await import('./check.js');
+  const { showCheck } = await import('./check/check.js');
   await Promise.all([...lists.values()].map(({ ready }) => ready));
   showCheck(
     [...lists.values()].map((own) => own.report()),

@@ -1,15 +1,24 @@
 import { finished, readQuestion, type Query, type Steps } from '@ivy/core';
-import { answerItems, type ItemsAnswer } from './answer-items.js';
-import { addressOfControls, parameter, readAddress, writeAddress } from './address.js';
-import { chipsOf } from './chips.js';
-import { controlsOf, isChosen, valueOfLink, type Control, type Controls } from './controls.js';
-import { isPlainPress, Pager, showChips, showChoices, showClears, showGroups, showItems, showNumbers } from './draw.js';
-import { itemsIn, readItemsInSteps } from './items.js';
+import { answerItems, type ItemsAnswer } from './read/answer-items.js';
+import { addressOfControls, onPage, readAddress, withoutFacet, writeAddress } from './read/address.js';
+import { chipsOf } from './draw/chips.js';
+import { controlsOf, isChosen, valueOfLink, type Control, type Controls } from './read/controls.js';
+import {
+  isPlainPress,
+  Pager,
+  showChips,
+  showChoices,
+  showClears,
+  showGroups,
+  showItems,
+  showNumbers,
+} from './draw/draw.js';
+import { itemsIn, readItemsInSteps } from './read/items.js';
 import { Notes } from './notes.js';
-import { reportOf, type ListReport } from './list-report.js';
+import { reportOf, type ListReport } from './check/list-report.js';
 import { inSlices } from './slices.js';
-import { followPages, goesOn, putOthers, type Followed } from './pages.js';
-import { setUpInSteps, type Facet, type Setup } from './setup.js';
+import { followPages, goesOn, putOthers, type Followed } from './read/pages.js';
+import { setUpInSteps, type Facet, type Setup } from './read/setup.js';
 
 /** Items that are read and laid out in one go; more are in slices. */
 const madeAtOnce = 2000;
@@ -34,7 +43,7 @@ export class OwnList {
   #typing = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #others: Followed | undefined;
-  #drawFacets: typeof import('./own-facets.js').drawFacets | undefined;
+  #drawFacets: typeof import('./draw/own-facets.js').drawFacets | undefined;
   /** Items a page has, where the page has pages; else 0. */
   #pageSize = 0;
   readonly #stops = new AbortController();
@@ -66,8 +75,7 @@ export class OwnList {
 
   /** What of the list and its controls was found, for whoever builds the page. */
   report(): ListReport {
-    const state = this.list.dataset.ivyState ?? '';
-    return reportOf(this.name, state, this.#items.length, this.setup, this.notes.said);
+    return reportOf(this.name, this.list.dataset.ivyState ?? '', this.#items.length, this.setup, this.notes.said);
   }
 
   stop(): void {
@@ -133,7 +141,7 @@ export class OwnList {
   async #loadFacets(): Promise<void> {
     const place = `[data-ivy-facet][data-ivy-for="${CSS.escape(this.name)}"]`;
     if (!this.#drawFacets && document.querySelector(place))
-      this.#drawFacets = (await import('./own-facets.js')).drawFacets;
+      this.#drawFacets = (await import('./draw/own-facets.js')).drawFacets;
   }
 
   /**
@@ -239,20 +247,7 @@ export class OwnList {
 
   #clear(control: string): void {
     const facet = this.setup?.facets.find(({ group }) => group.name === control);
-    this.#go(control === '' ? '' : this.#without(facet), 'push');
-  }
-
-  #without(facet: Facet | undefined): string {
-    const { prefix } = this.setup!.lens.address;
-    return this.#own
-      .split('&')
-      .filter((part) => part !== '' && !part.startsWith(`${prefix}${facet?.key ?? ''}=`) && !this.#isPage(part))
-      .join('&');
-  }
-
-  #isPage(part: string): boolean {
-    const { prefix, page } = this.setup!.lens.address;
-    return part.startsWith(`${prefix}${page}=`);
+    this.#go(control === '' ? '' : withoutFacet(this.#own, facet, this.setup!), 'push');
   }
 
   /** Takes what the controls say. */
@@ -270,14 +265,7 @@ export class OwnList {
   }
 
   #turn(page: number): void {
-    this.#go(this.#onPage(page), 'push');
-  }
-
-  /** What is chosen, on another page. */
-  #onPage(page: number): string {
-    const { prefix, page: name } = this.setup!.lens.address;
-    const rest = this.#own.split('&').filter((part) => part !== '' && !this.#isPage(part));
-    return [...rest, ...(page > 1 ? [parameter(prefix + name, String(page))] : [])].join('&');
+    this.#go(onPage(this.#own, page, this.setup!), 'push');
   }
 
   /** What is typed in one go is one entry of the browser's history. */
@@ -361,7 +349,7 @@ export class OwnList {
       this.#pager?.draw(
         answer.page,
         answer.pages,
-        (page) => this.#href(this.#onPage(page)),
+        (page) => this.#href(onPage(this.#own, page, setup)),
         (page) => {
           this.#turn(page);
           this.list.scrollIntoView({ block: 'start' });

@@ -1,4 +1,4 @@
-import { applyMarks } from '../src/mapping.js';
+import { applyMarks } from '../src/read/mapping.js';
 import { addressOf, answerTo, asked, form, markups, notices, unmarked } from './markups.js';
 import { Page } from './page.js';
 

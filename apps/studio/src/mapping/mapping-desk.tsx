@@ -2,29 +2,28 @@ import type { LensView, SourceView } from '@ivy/client';
 import type { Mark } from '@ivy/core';
 import { Globe, Redo2, RefreshCw, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
 import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
-import { listsAround, listsOn } from './alike.js';
+import { listsAround, listsOn } from './found/alike.js';
 import { InHand } from './in-hand.js';
-import { keepIn, keepNew } from './keep.js';
+import { Keeping } from './keeping.js';
+import { NothingInHand } from './nothing-in-hand.js';
 import * as edits from './marks.js';
 import { idOf, roleOf } from './marks.js';
 import { nameOfMark, OutlineList, type Offer, type OutlineRow } from './outline-list.js';
 import { allAt, elementsOf, itemsOf, nameIn, outlinesOf } from './outlines.js';
-import { controlOf, controlsOn, fieldFor, type PageControl } from './page-controls.js';
-import { pageDocument } from './page-document.js';
-import { placesOn } from './page-places.js';
-import { PageFrame, type Outline } from './page-frame.js';
-import { fieldOf, proposeFields } from './propose-fields.js';
+import { controlOf, controlsOn, fieldFor, type PageControl } from './found/page-controls.js';
+import { pageDocument } from './found/page-document.js';
+import { placesOn } from './found/page-places.js';
+import { PageFrame } from './page-frame.js';
+import { guessPlace, hoverOf, type Tool } from './presses.js';
+import { fieldOf, proposeFields } from './found/propose-fields.js';
 import { readPages } from './read-pages.js';
-import { selectorOf } from './selector.js';
+import { selectorOf } from './found/selector.js';
 import type { usePages } from './use-pages.js';
 import { useSteps } from './use-steps.js';
 import { kindWords, placeWords } from './words.js';
 import { Written } from './written.js';
-
-type Tool = 'item' | 'field' | 'control' | 'place';
 
 interface Props {
   lens: LensView | null;
@@ -242,7 +241,7 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
   const isKept = lens !== null && JSON.stringify(lens.draft.markup.marks) === JSON.stringify(marks);
   const address = first.address === '' ? 'a file' : first.address.replace(/^https?:\/\//, '');
   return (
-    <div className="flex h-full min-w-[1180px] flex-col">
+    <div className="flex min-h-full flex-col lg:h-full">
       <AppBar crumbs={crumbs}>
         <Keeping
           lens={lens}
@@ -275,7 +274,7 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
       </AppBar>
       <section
         aria-label="The page"
-        className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4"
+        className="flex min-h-[50px] shrink-0 flex-wrap items-center gap-x-3 border-b border-rule bg-raised px-4"
       >
         <Globe size={16} className="shrink-0 text-ink-3" />
         <span className="mono truncate text-[13px] font-semibold">{address}</span>
@@ -294,13 +293,13 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
             <RefreshCw size={15} />
           </button>
         )}
-        <span className="ms-auto shrink-0">
+        <span className="ms-auto">
           <Figure n={reading.items.length} words="items, " />
           <Figure n={reading.fields.length} words="fields, " />
           <Figure n={reading.controls.length + (reading.orders > 0 ? 1 : 0)} words="controls" />
         </span>
       </section>
-      <div className="flex min-h-0 flex-1">
+      <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <OutlineList
           groups={groups.filter(({ rows }) => rows.length > 0)}
           offers={offers}
@@ -308,7 +307,7 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
           onTake={setHand}
         />
         <main className="flex min-w-0 flex-1 flex-col">
-          <div className="flex h-[38px] shrink-0 items-center gap-3 border-b border-rule bg-paper px-4">
+          <div className="flex min-h-[38px] shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule bg-paper px-4 py-1">
             <span className="text-ink-2" id="tool">
               Press to name
             </span>
@@ -328,12 +327,15 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
             </span>
             <span className="remark truncate text-ink-3">{hints[tool]}</span>
           </div>
-          <div className="squared min-h-0 flex-1 overflow-auto p-4">
+          <div className="squared min-h-0 flex-1 overflow-auto p-2 max-lg:max-h-[70vh] sm:p-4">
             <PageFrame page={page} address={first.address} outlines={outlines} onHover={setHovered} onPress={press} />
           </div>
           <Written slug={lens?.slug ?? null} marks={marks} items={items.length} />
         </main>
-        <aside aria-label="In hand" className="w-[312px] shrink-0 overflow-y-auto border-s border-rule bg-paper">
+        <aside
+          aria-label="In hand"
+          className="shrink-0 border-rule bg-paper max-lg:border-t lg:w-[312px] lg:overflow-y-auto lg:border-s"
+        >
           {inHand ? (
             <InHand
               key={idOf(inHand)}
@@ -383,103 +385,6 @@ function Figure({ n, words }: { n: number; words: string }) {
     <>
       <b className="serif text-[23px] font-semibold">{figure(n)}</b>{' '}
       <span className="serif text-[15px] text-ink-2">{words}</span>
-    </>
-  );
-}
-
-function NothingInHand({ notes, hasItems }: { notes: readonly string[]; hasItems: boolean }) {
-  return (
-    <section className="px-4 py-4">
-      <h2 className="serif text-[19px] font-semibold">{hasItems ? 'Nothing in hand' : 'Begin with an item'}</h2>
-      <p className="mt-1 text-ink-2">
-        {hasItems
-          ? 'Press something on the page, or take a row at the left.'
-          : 'Press one of the posts on the page. All that are like it are found and outlined. Or take one of the lists at the left.'}
-      </p>
-      {hasItems && notes.length > 0 && (
-        <>
-          <h3 className="remark mt-4 text-[15.5px]">Does not fit</h3>
-          <ul className="mt-1">
-            {notes.map((note) => (
-              <li key={note} className="border-t border-rule py-2 text-[13px] text-rust">
-                {note}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </section>
-  );
-}
-
-/** What a press would take, before it is made. */
-function hoverOf(element: Element, tool: Tool, items: readonly Element[], page: Document): Outline[] {
-  if (tool === 'item') return (listsAround(element)[0]?.items ?? []).map((one) => ({ element: one, as: 'hover' }));
-  if (tool === 'field')
-    return items.some((one) => one !== element && one.contains(element)) ? [{ element, as: 'hover' }] : [];
-  if (tool === 'place') return element === page.body ? [] : [{ element, as: 'hover' }];
-  const near = element.closest('input, select') ?? element.closest('label')?.querySelector('input, select');
-  return near ? controlOf(near as HTMLInputElement, page).elements.map((one) => ({ element: one, as: 'hover' })) : [];
-}
-
-/** What a place is likely for, by what stands there. */
-function guessPlace(element: Element): 'count' | 'pager' | 'empty' | 'more' {
-  if (element.querySelectorAll('a').length > 1) return 'pager';
-  if (element.matches('button, a')) return 'more';
-  return /\d/.test(element.textContent) ? 'count' : 'empty';
-}
-
-interface KeepingProps {
-  lens: LensView | null;
-  source: SourceView | null;
-  mapped: Parameters<typeof keepNew>[1];
-  isKept: boolean;
-  title: string;
-  onKept: (view: LensView) => void;
-}
-
-/** Whether what is marked is kept, and the press that keeps it. */
-function Keeping({ lens, source, mapped, isKept, title, onKept }: KeepingProps) {
-  const navigate = useNavigate();
-  const [isBusy, setBusy] = useState(false);
-  const [problem, setProblem] = useState('');
-  const keep = async () => {
-    setBusy(true);
-    setProblem('');
-    try {
-      const name = (title.split(/[|·–—]/)[0]!.trim() || 'A page').slice(0, 120);
-      const view = lens && source ? await keepIn(lens, source, mapped) : await keepNew(name, mapped);
-      onKept(view);
-      if (!lens) await navigate(`/lenses/${view.slug}/page`);
-    } catch (error) {
-      setProblem((error as Error).message);
-    } finally {
-      setBusy(false);
-    }
-  };
-  const canKeep = mapped.reading.items.length > 0 && mapped.reading.fields.length > 0;
-  return (
-    <>
-      <span
-        className={`max-w-[420px] truncate text-[13px] ${problem ? 'font-semibold text-bad' : 'text-rust'}`}
-        role="status"
-        title={problem}
-      >
-        {problem || (isKept ? '' : lens ? 'not kept yet' : 'nothing kept yet')}
-      </span>
-      {isKept && lens && (
-        <Link to={`/lenses/${lens.slug}/publish`} className="button order-last">
-          Publish
-        </Link>
-      )}
-      <button
-        type="button"
-        className="button button-main order-last"
-        disabled={isBusy || isKept || !canKeep}
-        onClick={() => void keep()}
-      >
-        {isKept ? 'Kept' : 'Keep the mapping'}
-      </button>
     </>
   );
 }

@@ -1,8 +1,8 @@
 import { checkLens, type Mark } from '@ivy/core';
 import { lensOf } from '../../test/lens-of.js';
-import { listsAround } from './alike.js';
+import { listsAround } from './found/alike.js';
 import * as edits from './marks.js';
-import { controlsOn } from './page-controls.js';
+import { controlsOn } from './found/page-controls.js';
 
 const page = new DOMParser().parseFromString(
   `<form><fieldset><legend>Habitat</legend><label><input type="checkbox" name="at[]" value="Mud"></label><label><input type="checkbox" name="at[]" value="Reed"></label></fieldset>

@@ -1,8 +1,8 @@
 import { slugify, type Mark, type MarkName } from '@ivy/core';
-import type { Alike } from './alike.js';
-import { endOf, stemOf, type PageControl } from './page-controls.js';
-import type { FieldProposal } from './propose-fields.js';
-import { selectorOf } from './selector.js';
+import type { Alike } from './found/alike.js';
+import { endOf, stemOf, type PageControl } from './found/page-controls.js';
+import type { FieldProposal } from './found/propose-fields.js';
+import { selectorOf } from './found/selector.js';
 
 /*
  * What one can do to the marks of a page: pure functions from marks to marks.

@@ -31,7 +31,10 @@ interface Props {
 /** What is marked on the page, and what could be. */
 export function OutlineList({ groups, offers, hand, onTake }: Props) {
   return (
-    <nav aria-label="What is marked" className="w-[224px] shrink-0 overflow-y-auto border-e border-rule bg-paper pb-4">
+    <nav
+      aria-label="What is marked"
+      className="shrink-0 overflow-y-auto border-rule bg-paper max-lg:max-h-[40vh] max-lg:border-b lg:w-[224px] lg:border-e lg:pb-4"
+    >
       {groups.map(({ title, rows }) => (
         <Group key={title} title={title} count={rows.length}>
           {rows.map(({ id, name, end, hue, isWrong }) => (

@@ -11,7 +11,7 @@ import {
   type Setup,
 } from '@ivy/page/reading';
 import { readQuestion, type FieldType, type Mark, type RawRecord } from '@ivy/core';
-import { pageDocument } from './page-document.js';
+import { pageDocument } from './found/page-document.js';
 
 /** A page as it was sent. */
 export interface FetchedPage {

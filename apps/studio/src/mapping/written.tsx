@@ -17,7 +17,7 @@ export function Written({ slug, marks, items }: { slug: string | null; marks: re
   return (
     <section
       aria-label="On the page"
-      className="grid h-[132px] shrink-0 grid-cols-2 gap-4 border-t border-rule bg-paper px-4 py-2.5"
+      className="grid shrink-0 gap-4 border-t lg:h-[132px] lg:grid-cols-2 border-rule bg-paper px-4 py-2.5"
     >
       <div className="min-w-0">
         <h2 className="serif flex items-baseline gap-2 text-[15.5px] font-semibold">

@@ -73,7 +73,7 @@ function InHand({ source, field, crumbs, onKept }: Props) {
 
   const isChanged = Object.keys(change).length > 0;
   const preview = looked?.preview;
-  const broken = preview?.lenses.find((one) => one.of === 'release' && one.problem !== null);
+  const broken = preview?.lenses.find((one) => one.problem !== null);
   const send = async (body: FieldChange, words: string, back: FieldChange | null) => {
     setBusy(true);
     setProblem('');
@@ -162,7 +162,7 @@ function InHand({ source, field, crumbs, onKept }: Props) {
             >
               {problem ||
                 (broken && isChanged
-                  ? `${broken.name} can’t work with that: ${broken.problem}. Change that lens and publish it first.`
+                  ? `${broken.name} can’t work with that: ${broken.problem}. ${broken.of === 'release' ? 'Change that lens and publish it first.' : 'Change its draft first.'}`
                   : !isChanged && kept
                     ? kept.words
                     : '')}

@@ -50,7 +50,8 @@ function fieldOf(column: Column): Field {
   const base = plainField(column.key, humanise(column.key));
   if (column.raw.length === 0) return base;
   if (column.raw.some(Array.isArray)) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
-  const decimal = decimalOf(column.texts);
+  const isNumeric = (text: string) => readNumber(text, '.') !== null || readNumber(text, ',') !== null;
+  const decimal = atLeast(0.95, column.texts, isNumeric) ? decimalOf(column.texts) : '.';
   const plain = plainType(column, decimal);
   if (plain) return { ...base, type: plain, ...(plain === 'number' && decimal === ',' && { decimal }) };
   return { ...base, ...termsOf(column) };
@@ -58,20 +59,27 @@ function fieldOf(column: Column): Field {
 
 /** The type of a field that holds no terms; null when it may hold some. */
 function plainType(column: Column, decimal: Decimal): FieldType | null {
-  const share = (reads: (text: string, raw: unknown) => boolean) =>
-    column.texts.filter((text, i) => reads(text, column.raw[i])).length / column.texts.length;
-  if (share((_, raw) => readBoolean(raw) !== null) === 1) return 'boolean';
+  const most = (share: number, reads: (text: string, raw: unknown) => boolean) =>
+    atLeast(share, column.texts, (text, i) => reads(text, column.raw[i]));
+  if (most(1, (_, raw) => readBoolean(raw) !== null)) return 'boolean';
   // what computers count from 1970 on is a number like any, unless it is called a time
-  if (timeNames.test(column.key) && share(isSinceEpoch) === 1) return 'datetime';
-  if (share((_, raw) => readNumber(raw, decimal) !== null) >= 0.95) return 'number';
+  if (timeNames.test(column.key) && most(1, isSinceEpoch)) return 'datetime';
+  if (most(0.95, (_, raw) => readNumber(raw, decimal) !== null)) return 'number';
   // a date field stays one with a few slips in it: they are shown as findings, not as a reason to give up
-  const days = share((text) => readDay(text, true) !== null || readDay(text, false) !== null);
-  const moments = share((text) => readMoment(text) !== null);
-  if (days + moments >= 0.8) return moments > 0 ? 'datetime' : 'date';
-  if (share(isPictureAddress) >= 0.8) return 'image';
-  if (share(isAddress) >= 0.8) return /image|picture|photo|thumb/i.test(column.key) ? 'image' : 'link';
-  if (share(hasTag) >= 0.3) return 'html';
+  const isDay = (text: string) => readDay(text, true) !== null || readDay(text, false) !== null;
+  const isMoment = (text: string) => readMoment(text) !== null;
+  if (most(0.8, (text) => isDay(text) || isMoment(text))) return column.texts.some(isMoment) ? 'datetime' : 'date';
+  if (most(0.8, isPictureAddress)) return 'image';
+  if (most(0.8, isAddress)) return /image|picture|photo|thumb/i.test(column.key) ? 'image' : 'link';
+  if (most(0.3, hasTag)) return 'html';
   return null;
+}
+
+/** Whether at least a share of some texts is something. It is given up as soon as too many are not. */
+function atLeast(share: number, texts: readonly string[], is: (text: string, i: number) => boolean): boolean {
+  let left = Math.floor(texts.length * (1 - share) + 1e-9);
+  for (let i = 0; i < texts.length; i++) if (!is(texts[i]!, i) && left-- === 0) return false;
+  return true;
 }
 
 /** Whether a text has a tag in it: `<` and a letter, and a `>` somewhere after. */

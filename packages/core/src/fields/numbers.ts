@@ -11,13 +11,16 @@ const forms: Record<Decimal, RegExp> = {
   ',': new RegExp(`^[+-]?(?:${whole.replace('GROUP', String.raw`[.\s'’]`)}(?:,\\d+)?|,\\d+)$`, 'u'),
 };
 
+/** A figure somewhere, and no letter: most texts are none, and are told so quickly. */
+const looksNumeric = /^\P{L}*\d\P{L}*$/u;
+
 /**
  * Reads a plain number in figures: `12`, `-0.5`, `1,250.5`, `.078`, `-3 %`, `€ 12`; with a decimal comma `1.234,50` and
  * `1,10 €`. Null for anything else, figures with a leading 0 too.
  */
 export function readNumber(raw: unknown, decimal: Decimal = '.'): number | null {
   if (typeof raw === 'number') return Number.isFinite(raw) ? raw : null;
-  if (typeof raw !== 'string' || raw.length > longestNumber) return null;
+  if (typeof raw !== 'string' || raw.length > longestNumber || !looksNumeric.test(raw)) return null;
   const text = figuresOf(raw);
   if (!forms[decimal].test(text)) return null;
   const plain = decimal === ',' ? text.replace(/[.\s'’]/gu, '').replace(',', '.') : text.replace(/[,\s'’]/gu, '');

@@ -9,6 +9,7 @@ const longestPart = 60;
  * words as well, so that of them a part must be seen alone, too: “Paris, France” is one value until “France” is.
  */
 export function isParting(sign: string, texts: readonly string[]): boolean {
+  if (texts.filter((text) => text.includes(sign)).length < 2) return false;
   const cells = texts.map((text) => partsOf(text, sign));
   const parted = cells.filter((parts) => parts.length > 1);
   if (parted.length < 2 || cells.flat().some((part) => part.length > longestPart)) return false;

@@ -68,13 +68,15 @@ export class FieldsService implements OnModuleDestroy {
     const source = await this.#sourceWith(slug, key, change);
     const looked = await this.#run(source, key, change, false);
     const effects = await this.#effects(source, looked);
-    const broken = effects.find((one) => one.of === 'release' && one.problem !== null);
+    // a draft is asked for as well: what it can't work with is changed there first
+    const broken = effects.find(({ problem }) => problem !== null);
     if (broken) {
       const facets = broken.facets.join(', ') || 'what it shows';
+      const then = broken.of === 'release' ? 'Change that lens and publish it first.' : 'Change its draft first.';
       throw new Problem(
         409,
         'lens-breaks',
-        `“${broken.name}” can’t work with that: ${facets} ${broken.problem}. Change that lens and publish it first.`,
+        `“${broken.name}” can’t work with that: ${facets} ${broken.problem}. ${then}`,
       );
     }
     const reading = await this.#run(source, key, change, true);

@@ -78,6 +78,15 @@ test('a type that a released lens can’t work with is refused, naming it, and n
   expect((await field('seen')).type).toBe('date');
 });
 
+test('a draft that nobody has seen is not broken behind its back either', async () => {
+  const config = { facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind', label: 'Kind' }] };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Draft', slug, source: slug, config });
+  const { status, body } = await change('kind', { left: true });
+  expect([status, body.code]).toEqual([409, 'lens-breaks']);
+  expect(body.detail).toContain('Change its draft first.');
+  expect((await server.ask('GET', `/api/v1/lenses/${slug}/draft/results`)).body.total).toBe(6);
+});
+
 test('a field that is left out is kept raw and answered nowhere, until it is taken in again', async () => {
   await change('minutes', { left: true });
   expect(await field('minutes')).toMatchObject({ left: true, filled: 0 });

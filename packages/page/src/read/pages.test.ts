@@ -1,4 +1,4 @@
-import { Page } from '../test/page.js';
+import { Page } from '../../test/page.js';
 
 const item = (title: string, kind: string) =>
   `<li><a data-ivy-field="title" href="n/${title}">${title}</a> <b data-ivy-field="kind">${kind}</b></li>`;

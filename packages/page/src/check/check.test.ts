@@ -1,4 +1,4 @@
-import { Page } from '../test/page.js';
+import { Page } from '../../test/page.js';
 import { findingsOf, showCheck } from './check.js';
 
 const form = `<form data-ivy-for="notices"><select name="kind"><option value="">All</option><option>Works</option><option>Cal</option></select>

@@ -107,3 +107,20 @@ function valueOf(facet: Facet, isOn: (facet: Facet, value: string) => boolean): 
     ',',
   );
 }
+
+/** The parts of an address but for those of a name, and for its page: that is another matter once something is chosen. */
+function without(own: string, names: readonly string[]): string[] {
+  return own.split('&').filter((part) => part !== '' && !names.some((name) => part.startsWith(`${name}=`)));
+}
+
+/** What is chosen without what is in a facet, on the first page. */
+export function withoutFacet(own: string, facet: Facet | undefined, { lens }: Setup): string {
+  const { prefix, page } = lens.address;
+  return without(own, [prefix + page, ...(facet ? [prefix + facet.key] : [])]).join('&');
+}
+
+/** What is chosen, on another page. */
+export function onPage(own: string, page: number, { lens }: Setup): string {
+  const name = lens.address.prefix + lens.address.page;
+  return [...without(own, [name]), ...(page > 1 ? [parameter(name, String(page))] : [])].join('&');
+}

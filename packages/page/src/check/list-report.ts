@@ -1,4 +1,4 @@
-import type { Setup } from './setup.js';
+import type { Setup } from '../read/setup.js';
 
 /** What a list has, as the check of a page tells it. */
 export interface ListReport {

@@ -1,6 +1,6 @@
 import type { Mark } from '@ivy/core';
-import { Page } from '../test/page.js';
-import { applyMarks } from './mapping.js';
+import { Page } from '../../test/page.js';
+import { applyMarks } from '../read/mapping.js';
 
 const items = ['Reedbed', 'Mudflat', 'Mudflat', 'Lagoon', 'Mudflat']
   .map(

@@ -1,5 +1,5 @@
 import { itemsIn, readItems, valuesOf } from './items.js';
-import { Notes } from './notes.js';
+import { Notes } from '../notes.js';
 
 const told: string[] = [];
 beforeEach(() => {

@@ -1,6 +1,6 @@
-import type { ItemsAnswer } from './answer-items.js';
+import type { ItemsAnswer } from '../read/answer-items.js';
 import type { Chip } from './draw.js';
-import type { Facet } from './setup.js';
+import type { Facet } from '../read/setup.js';
 
 /**
  * What is chosen, in the page's own words and order.

@@ -1,6 +1,6 @@
-import type { ItemsAnswer } from './answer-items.js';
-import { boxesOf, setChosen, valueOfLink } from './controls.js';
-import type { Facet } from './setup.js';
+import type { ItemsAnswer } from '../read/answer-items.js';
+import { boxesOf, setChosen, valueOfLink } from '../read/controls.js';
+import type { Facet } from '../read/setup.js';
 
 const named = (attribute: string, name: string) =>
   document.querySelectorAll<HTMLElement>(`[${attribute}="${CSS.escape(name)}"]`);

@@ -3,7 +3,7 @@ import { answer, readQuestion } from '@ivy/core';
 import { controlsOf, isChosen } from './controls.js';
 import { addressOfControls, readAddress, writeAddress } from './address.js';
 import { itemsIn, readItems } from './items.js';
-import { Notes } from './notes.js';
+import { Notes } from '../notes.js';
 import { setUp, type Setup } from './setup.js';
 
 const kinds = ['Works', 'Call for hands', 'Größe, klein'];

@@ -21,7 +21,7 @@ import {
 } from '@ivy/core';
 import { choicesOf, type Choice, type Controls, type Group } from './controls.js';
 import type { Items } from './items.js';
-import { hint, type Notes } from './notes.js';
+import { hint, type Notes } from '../notes.js';
 
 /** A group of controls and the facet it is. */
 export interface Facet {

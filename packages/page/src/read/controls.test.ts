@@ -1,4 +1,4 @@
-import { Page } from '../test/page.js';
+import { Page } from '../../test/page.js';
 import { choicesOf, controlsOf, isChosen, setChosen } from './controls.js';
 
 function groups(html: string) {

@@ -1,5 +1,5 @@
 import { finished, meant, type FieldType, type RawRecord, type Steps } from '@ivy/core';
-import type { Notes } from './notes.js';
+import type { Notes } from '../notes.js';
 
 /** The items of a list as they stand on the page, with what is marked in them. */
 export interface Items {
@@ -35,11 +35,12 @@ export function readItems(elements: HTMLElement[], notes: Notes): Items {
 export function* readItemsInSteps(elements: HTMLElement[], notes: Notes): Steps<Items> {
   const found: Items = { elements, records: [], types: new Map() };
   const names: string[] = [];
+  const isNested = elements[0]?.ownerDocument.querySelector(nested) !== null;
   for (const element of elements) {
     if (found.records.length % aStep === aStep - 1) yield;
     const values = new Map<string, string[]>();
-    for (const holder of holdersIn(element)) {
-      const written = (holder.dataset.ivyField ?? '').trim().slice(0, 100);
+    for (const holder of holdersIn(element, isNested)) {
+      const written = holder.getAttribute('data-ivy-field')!.trim().slice(0, 100);
       if (written === '') continue;
       const key = meant(written, names) ?? written;
       if (!names.includes(key)) names.push(key);
@@ -54,9 +55,13 @@ export function* readItemsInSteps(elements: HTMLElement[], notes: Notes): Steps<
   return found;
 }
 
+/** Lists and items within items: whose a field is has to be asked only where there are some. */
+const nested = '[data-ivy-item] [data-ivy-item], [data-ivy-item] [data-ivy-list], [data-ivy-list] [data-ivy-list]';
+
 /** What holds values in an item: itself, and what is in it and in no item within it. */
-function holdersIn(item: HTMLElement): HTMLElement[] {
+function holdersIn(item: HTMLElement, isNested: boolean): HTMLElement[] {
   const inner = [...item.querySelectorAll<HTMLElement>('[data-ivy-field]')];
+  if (!isNested) return item.hasAttribute('data-ivy-field') ? [item, ...inner] : inner;
   const own = inner.filter((one) => {
     const nearest = one.parentElement!.closest('[data-ivy-item], [data-ivy-list]');
     return nearest === null || nearest === item || nearest.contains(item);
@@ -65,8 +70,8 @@ function holdersIn(item: HTMLElement): HTMLElement[] {
 }
 
 function readType(holder: HTMLElement, key: string, said: Map<string, FieldType>, notes: Notes): void {
-  const type = holder.dataset.ivyType;
-  if (type === undefined || said.has(key)) return;
+  const type = holder.getAttribute('data-ivy-type');
+  if (type === null || said.has(key)) return;
   if (types.includes(type)) said.set(key, type as FieldType);
   else notes.say(`“${type}” is no type of a field; ${types.join(', ')} are.`);
 }
@@ -80,14 +85,14 @@ function recordEntry(key: string, values: string[]): [string, string | string[]]
 /** The values an element holds: of an attribute, or of its text; cut where it says so. */
 export function valuesOf(holder: HTMLElement): string[] {
   const text = textOf(holder);
-  const separator = holder.dataset.ivySplit;
+  const separator = holder.getAttribute('data-ivy-split');
   const parts = separator ? text.split(separator) : [text];
   return parts.map((part) => part.trim().replace(/\s+/g, ' ')).filter((part) => part !== '');
 }
 
 function textOf(holder: HTMLElement): string {
-  const from = holder.dataset.ivyFrom;
-  if (from !== undefined) return holder.getAttribute(from) ?? '';
+  const from = holder.getAttribute('data-ivy-from');
+  if (from !== null) return holder.getAttribute(from) ?? '';
   // elements of HTML that say their value for machines
   const attribute = { TIME: 'datetime', DATA: 'value', METER: 'value', META: 'content', IMG: 'src' }[holder.tagName];
   return (attribute === undefined ? null : holder.getAttribute(attribute)) ?? holder.textContent;
