@@ -50,6 +50,8 @@ export function PageFrame({ page, address, outlines, onHover, onPress }: Props) 
       // first of all, since sheets are asked for as soon as they are there
       copy.querySelector('head')?.prepend(base);
     }
+    // it is as tall as what it shows, so that there is nothing to scroll in it
+    copy.style.overflow = 'hidden';
     document.replaceChild(copy, document.documentElement);
     setShown({
       byOwn: new Map(own.map((one, i) => [one, copies[i]!])),
