@@ -51,8 +51,11 @@ test('ticking updates results, counts, chips, count line, pager and address with
 });
 
 test('a page further keeps the choice; another choice goes back to the first page', async () => {
+  const first = await titles();
   await browser.press('.ivy-page', 'Page 2');
   await browser.untilSearch('?habitat=mudflat&page=2');
+  // the page is marked before its cards have come
+  await untilTitles('the cards of page 2', (all) => all.length > 0 && all.join() !== first.join());
   await browser.until('page 2 is marked', async () => (await browser.text('.ivy-page[aria-current]')) === '2');
   const before = await titles();
   await browser.press('[data-facet=kind] input', 'Survey');
