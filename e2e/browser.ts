@@ -60,13 +60,17 @@ export class Browser {
     return this.driver.get(url);
   }
 
-  /** Goes back, as by the browser's own button. */
+  /** Goes back, as by the browser's own button. Where the driver loses the page while it does, it is asked again. */
   async back(): Promise<void> {
-    try {
-      await this.driver.navigate().back();
-    } catch (error) {
-      // the page that asked is gone before the driver hears of it: it is back all the same
-      if (!/aborted by navigation/.test((error as Error).message)) throw error;
+    const from = await this.driver.getCurrentUrl();
+    for (let tries = 0; tries < 3; tries++) {
+      try {
+        return await this.driver.navigate().back();
+      } catch (error) {
+        if (!/aborted by navigation/.test((error as Error).message)) throw error;
+        await this.driver.sleep(300);
+        if ((await this.driver.getCurrentUrl()) !== from) return;
+      }
     }
   }
 
