@@ -72,6 +72,7 @@ export class Browser {
         if ((await this.driver.getCurrentUrl()) !== from) return;
       }
     }
+    throw new Error(`There was no way back from ${from}.`);
   }
 
   find(selector: string): Promise<WebElement> {

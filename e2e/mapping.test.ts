@@ -117,8 +117,15 @@ test('by keys alone, from the lists that are offered', async () => {
   await take('take all');
   await browser.until('they are read', async () => (await rows()).includes('Habitat ticks'));
   // what is taken can be taken back
-  await browser.press('button', 'Undo');
+  await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
   await browser.until('it is taken back', async () => (await rows()).includes('Habitat choice'));
+  // the page in the frame is no place that keys lead to
+  expect(
+    await browser.run<number>(
+      `const { contentDocument } = document.querySelector('iframe[title="The page"]');
+       return [...contentDocument.querySelectorAll('a[href], input, select, button')].filter((one) => one.tabIndex >= 0).length`,
+    ),
+  ).toBe(0);
 });
 
 test('a facet of ours may stand in the stead of the page’s control, once', async () => {

@@ -1,4 +1,5 @@
 import { markNames } from '@ivy/core';
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -39,4 +40,11 @@ test('every attribute of a page’s own markup is in the docs, and no other', ()
   expect([...new Set(asked)].filter((name) => !known.includes(name))).toEqual([]);
   // and so is all that a mapping may say
   expect(markNames.filter((name) => !known.includes(`data-ivy-${name}`))).toEqual([]);
+});
+
+test('the hash of the inline script is that of the script beside it', () => {
+  const docs = readFileSync(join(root, 'docs', 'own-markup.md'), 'utf8');
+  const script = /<script>(.*)<\/script>/.exec(docs)![1]!;
+  const hash = createHash('sha256').update(script).digest('base64');
+  expect(docs).toContain(`'sha256-${hash}'`);
 });

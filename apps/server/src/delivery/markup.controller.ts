@@ -5,7 +5,7 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { Answers, IsTagged, Refuses } from '../api/describe.js';
 import { Problem } from '../problem/problem.js';
 import { LensCache } from './lens-cache.js';
-import { allowOrigin, isFresh } from './results.controller.js';
+import { allowOrigin, allowQuestions, isFresh } from './results.controller.js';
 
 /** What is marked on a page of its own, by the released lens. */
 export interface MarkupView {
@@ -49,7 +49,6 @@ export class MarkupController {
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<void> {
-    allowOrigin(request, reply, (await this.lenses.of(slug, 'release')).lens);
-    void reply.header('access-control-allow-headers', 'if-none-match').header('access-control-max-age', '86400');
+    allowQuestions(request, reply, (await this.lenses.of(slug, 'release')).lens);
   }
 }

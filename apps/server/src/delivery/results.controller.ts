@@ -95,8 +95,7 @@ export class ResultsController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<void> {
     const { kept } = await this.service.ready(slug, 'release');
-    allowOrigin(request, reply, kept.lens);
-    void reply.header('access-control-allow-headers', 'if-none-match').header('access-control-max-age', '86400');
+    allowQuestions(request, reply, kept.lens);
   }
 }
 
@@ -187,4 +186,10 @@ export function allowOrigin(request: FastifyRequest, reply: FastifyReply, { orig
     if (origin && origins.includes(origin)) void reply.header('access-control-allow-origin', origin);
   }
   void reply.header('access-control-expose-headers', 'etag').header('cross-origin-resource-policy', 'cross-origin');
+}
+
+/** What a browser asks before a page of the lens may say what it has already. */
+export function allowQuestions(request: FastifyRequest, reply: FastifyReply, lens: Lens): void {
+  allowOrigin(request, reply, lens);
+  void reply.header('access-control-allow-headers', 'if-none-match').header('access-control-max-age', '86400');
 }

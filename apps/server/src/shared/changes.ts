@@ -2,11 +2,9 @@ import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/com
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Line, type LineState } from '../database/line.js';
+import { changeChannel, type Change } from './change-channel.js';
 
-/** What changed: a source's posts, or a lens's draft or releases. */
-export type Change = { kind: 'source'; id: string } | { kind: 'lens'; slug: string };
-
-const channel = 'ivy_change';
+export type { Change } from './change-channel.js';
 
 /**
  * Tells every server process what changed, through PostgreSQL's LISTEN and NOTIFY. A process that lost its connection
@@ -21,7 +19,7 @@ export class Changes implements OnModuleInit, OnModuleDestroy {
     const { url } = database.options as { url: string };
     this.#line = new Line(
       url,
-      channel,
+      changeChannel,
       (message) => this.tell(JSON.parse(message) as Change),
       () => this.tell('everything'),
     );
@@ -41,7 +39,7 @@ export class Changes implements OnModuleInit, OnModuleDestroy {
 
   /** Notes a change in a transaction: other processes hear of it when, and only if, it commits. */
   async note(manager: EntityManager, change: Change): Promise<void> {
-    await manager.query('SELECT pg_notify($1, $2)', [channel, JSON.stringify(change)]);
+    await manager.query('SELECT pg_notify($1, $2)', [changeChannel, JSON.stringify(change)]);
   }
 
   /** Tells this process at once, after the commit, so that its next answer is the new one. */

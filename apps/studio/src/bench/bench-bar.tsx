@@ -1,11 +1,11 @@
 import type { LensView, SourceView } from '@ivy/client';
 import { changesBetween } from '@ivy/core';
-import { Redo2, Undo2, type LucideIcon } from 'lucide-react';
 import { useMemo, type Dispatch } from 'react';
 import { Link } from 'react-router';
 import { useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { countOf } from '../shared/figures.js';
+import { Steps } from '../shared/steps.js';
 import type { BenchAction, BenchState } from './bench-state.js';
 import type { Saving } from './draft-saver.js';
 import { SavingWords } from './saving-words.js';
@@ -39,40 +39,16 @@ export function BenchBar({ loaded, source, state, saving, dispatch, onPublish }:
           {since}
         </Link>
       )}
-      <StepButton
-        Icon={Undo2}
-        label="Undo"
-        keys="Ctrl+Z"
-        disabled={state.past.length === 0}
-        onPress={() => dispatch({ type: 'undo' })}
-      />
-      <StepButton
-        Icon={Redo2}
-        label="Redo"
-        keys="Ctrl+Shift+Z"
-        disabled={state.future.length === 0}
-        onPress={() => dispatch({ type: 'redo' })}
+      <Steps
+        canUndo={state.past.length > 0}
+        canRedo={state.future.length > 0}
+        onUndo={() => dispatch({ type: 'undo' })}
+        onRedo={() => dispatch({ type: 'redo' })}
       />
       <button type="button" className="button button-main order-last" onClick={onPublish}>
         Publish
       </button>
     </AppBar>
-  );
-}
-
-function StepButton(props: { Icon: LucideIcon; label: string; keys: string; disabled: boolean; onPress: () => void }) {
-  const { Icon, label, keys, disabled, onPress } = props;
-  return (
-    <button
-      type="button"
-      className="icon-button"
-      aria-label={label}
-      title={`${label} (${keys})`}
-      disabled={disabled}
-      onClick={onPress}
-    >
-      <Icon size={16} />
-    </button>
   );
 }
 

@@ -2,7 +2,8 @@ import { arrangesTerms, arrangeTerms, kindOf, type Facet, type TermFacet } from 
 import { changeFacet, listAll, listOnly, moveTerm, placeTerm, relabelTerm, toggleTerm } from './edits.js';
 import { TermsList, useTerms } from './terms-list.js';
 import type { WiringProps } from './kinds/kind-desk.js';
-import { AnyAll, Row, Segments } from './wiring-parts.js';
+import { AnyAll, Row } from './wiring-parts.js';
+import { Segments } from '../shared/segments.js';
 
 /** Facets that count by choices; those whose choices can be worded; and `TermFacet`, whose list can be arranged. */
 type Facets = Extract<Facet, { counts: boolean }>;

@@ -1,8 +1,11 @@
 import type { MarkName } from '@ivy/core';
+import { Segments } from '../shared/segments.js';
 import { Row, type HandProps } from './hand-parts.js';
 
+const drawnAs = { checkboxes: 'ticks', radios: 'radios', dropdown: 'dropdown' };
+
 /** What a control drives, and which of its values the items have. */
-export function ControlSettings({ mark, control, reading, onChange }: HandProps) {
+export function ControlSettings({ mark, label, control, reading, onChange }: HandProps) {
   const { says } = mark;
   if (says.sort !== undefined) {
     return (
@@ -59,40 +62,30 @@ export function ControlSettings({ mark, control, reading, onChange }: HandProps)
         )}
       </Row>
       {mayBeAll && (
-        <Choice
+        <Ways
           label="Match"
-          value={says.match ?? 'any'}
-          options={[
-            ['any', 'any ticked'],
-            ['all', 'all ticked'],
-          ]}
-          onChange={(value) => onChange({ match: value === 'all' ? 'all' : undefined })}
+          value={says.match === 'all' ? 'all' : 'any'}
+          ways={{ any: 'any ticked', all: 'all ticked' }}
+          onPick={(value) => onChange({ match: value === 'all' ? 'all' : undefined })}
         />
       )}
       {isOurs && (
-        <Choice
+        <Ways
           label="Drawn as"
-          value={says.kind ?? 'checkboxes'}
-          options={[
-            ['checkboxes', 'ticks'],
-            ['radios', 'radios'],
-            ['dropdown', 'dropdown'],
-          ]}
-          onChange={(value) => onChange({ kind: value === 'checkboxes' ? undefined : value })}
+          value={(says.kind ?? 'checkboxes') as keyof typeof drawnAs}
+          ways={drawnAs}
+          onPick={(value) => onChange({ kind: value === 'checkboxes' ? undefined : value })}
         />
       )}
       {!isSearch && says.reads !== '' && (
-        <Choice
+        <Ways
           label="Stands as"
           value={isOurs ? 'ours' : 'own'}
-          options={[
-            ['own', 'its own'],
-            ['ours', 'ours, here'],
-          ]}
-          onChange={(value) =>
+          ways={{ own: 'its own', ours: 'ours, here' }}
+          onPick={(value) =>
             onChange(
               value === 'ours'
-                ? { facet: says.reads, reads: undefined, label: control?.key, as: says.as ?? control?.key }
+                ? { facet: says.reads, reads: undefined, label, as: says.as ?? control?.key }
                 : { reads: says.facet, facet: undefined, label: undefined, kind: undefined },
             )
           }
@@ -140,30 +133,14 @@ function Thread({ met }: { met: boolean }) {
   );
 }
 
-interface ChoiceProps {
-  label: string;
-  value: string;
-  options: readonly (readonly [value: string, words: string])[];
-  onChange: (value: string) => void;
-}
-
-function Choice({ label, value, options, onChange }: ChoiceProps) {
+/** A few ways with what they are for before them. */
+function Ways<V extends string>(props: Parameters<typeof Segments<V>>[0]) {
   return (
-    <fieldset className="grid grid-cols-[84px_minmax(0,1fr)] items-center gap-2 px-4 py-2">
-      <legend className="float-start text-[13px] font-semibold">{label}</legend>
-      <span className="flex">
-        {options.map(([one, words]) => (
-          <button
-            key={one}
-            type="button"
-            aria-pressed={one === value}
-            className={`-ms-px h-[28px] flex-1 border px-2 first:ms-0 ${one === value ? 'z-10 border-ivy bg-ivy-soft font-semibold text-ivy' : 'border-rule-2 bg-raised'}`}
-            onClick={() => onChange(one)}
-          >
-            {words}
-          </button>
-        ))}
+    <div className="grid grid-cols-[84px_minmax(0,1fr)] items-center gap-2 px-4 py-2">
+      <span className="text-[13px] font-semibold" aria-hidden="true">
+        {props.label}
       </span>
-    </fieldset>
+      <Segments {...props} />
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 import type { Mark, MarkName } from '@ivy/core';
-import { useId, type ReactNode } from 'react';
+import { Named } from '../shared/named.js';
 import type { ControlReading, FieldReading, PageReading } from './read-pages.js';
 
 /** The mark in hand, with what it meets and what can be done to it. */
@@ -19,14 +19,10 @@ export interface HandProps {
 }
 
 /** A setting with its name before it. */
-export function Row({ label, children }: { label: string; children: (id: string) => ReactNode }) {
-  const id = useId();
+export function Row(props: Parameters<typeof Named>[0]) {
   return (
-    <div className="grid grid-cols-[84px_minmax(0,1fr)] items-center gap-2 px-4 py-2">
-      <label htmlFor={id} className="text-[13px] font-semibold">
-        {label}
-      </label>
-      {children(id)}
+    <div className="px-4 py-2">
+      <Named {...props} />
     </div>
   );
 }

@@ -69,9 +69,18 @@ export function configOf(lens: object, fields: readonly FieldDescription[], mapp
   const { page, marks, reading, labels } = mapped;
   const markup = { page: page.address, marks };
   const own = reading.controls.flatMap((control) => facetOf(control, fields, marks, labels.get(control.key)) ?? []);
-  const before = isNew && own.length > 0 ? [] : ((lens as { facets?: Facet[] }).facets ?? []);
+  const kept = isNew && own.length > 0 ? [] : ((lens as { facets?: Facet[] }).facets ?? []);
+  const before = kept.map((facet) => renamed(facet, marks));
   const facets = [...before, ...own.filter(({ key }) => !before.some((one) => one.key === key))];
   return { ...lens, markup, facets };
+}
+
+/** A facet whose control is called otherwise in addresses since: it keeps the name it had as one more. */
+function renamed(facet: Facet, marks: readonly Mark[]): Facet {
+  const mark = marks.find(({ says }) => says.was?.split(' ').includes(facet.key));
+  const key = mark?.says.as;
+  if (!key) return facet;
+  return { ...facet, key, aliases: [...new Set([...facet.aliases.filter((one) => one !== key), facet.key])] };
 }
 
 /** A facet as a control of the page is one; null where the source has no field that it could be of. */

@@ -1,9 +1,11 @@
 import type { LensView, SourceView } from '@ivy/client';
 import type { Mark } from '@ivy/core';
-import { Globe, Redo2, RefreshCw, Undo2 } from 'lucide-react';
+import { Globe, RefreshCw } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
+import { Steps } from '../shared/steps.js';
+import { useUndoKeys } from '../shared/use-undo-keys.js';
 import { listsAround, listsOn } from './found/alike.js';
 import { InHand } from './in-hand.js';
 import { Keeping } from './keeping.js';
@@ -48,6 +50,7 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
   const page = useMemo(() => pageDocument(first.html), [first]);
   const steps = useSteps<Mark[]>(lens?.draft.markup.marks ?? []);
   const marks = steps.now;
+  useUndoKeys(steps.undo, steps.redo);
   const reading = useMemo(() => readPages(state.pages, marks), [state.pages, marks]);
   const [tool, setTool] = useState<Tool>(marks.length === 0 ? 'item' : 'field');
   const [hand, setHand] = useState<string | null>(null);
@@ -251,26 +254,7 @@ export function MappingDesk({ lens, source, pages, crumbs, onKept }: Props) {
           title={page.title}
           onKept={onKept}
         />
-        <button
-          type="button"
-          className="icon-button"
-          aria-label="Undo"
-          title="Undo"
-          disabled={!steps.canUndo}
-          onClick={steps.undo}
-        >
-          <Undo2 size={16} />
-        </button>
-        <button
-          type="button"
-          className="icon-button"
-          aria-label="Redo"
-          title="Redo"
-          disabled={!steps.canRedo}
-          onClick={steps.redo}
-        >
-          <Redo2 size={16} />
-        </button>
+        <Steps canUndo={steps.canUndo} canRedo={steps.canRedo} onUndo={steps.undo} onRedo={steps.redo} />
       </AppBar>
       <section
         aria-label="The page"

@@ -27,6 +27,9 @@ interface Shown {
 }
 
 const leastHeight = 300;
+/** What of a page takes the focus. */
+const tabStops =
+  'a[href], area[href], button, input, select, textarea, summary, audio, video, [tabindex], [contenteditable]';
 
 /**
  * A page of others as it looks, with what is marked drawn over it. The frame lets no script run; what lies over it takes
@@ -50,6 +53,8 @@ export function PageFrame({ page, address, outlines, onHover, onPress }: Props) 
       // first of all, since sheets are asked for as soon as they are there
       copy.querySelector('head')?.prepend(base);
     }
+    // what lies over it takes the presses, and the lists beside it the keys: one does not tab through someone's page
+    for (const one of copy.querySelectorAll(tabStops)) one.setAttribute('tabindex', '-1');
     // it is as tall as what it shows, so that there is nothing to scroll in it
     copy.style.overflow = 'hidden';
     document.replaceChild(copy, document.documentElement);

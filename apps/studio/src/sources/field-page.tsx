@@ -52,11 +52,13 @@ function InHand({ source, field, crumbs, onKept }: Props) {
   const [problem, setProblem] = useState('');
   const [isBusy, setBusy] = useState(false);
   const [kept, setKept] = useState<{ back: FieldChange; words: string } | null>(null);
-  const asked = JSON.stringify([change, source.updatedAt]);
+  // what is asked, and of which state of the source, as one text: the same is not asked twice
+  const asked = JSON.stringify({ change, at: source.updatedAt });
   useEffect(() => {
     const stop = new AbortController();
     const later = setTimeout(() => {
-      previewField(source.slug, field.key, change, stop.signal)
+      const said = (JSON.parse(asked) as { change: FieldChange }).change;
+      previewField(source.slug, field.key, said, stop.signal)
         .then((preview) => {
           setLooked({ of: asked, preview });
           setProblem('');
@@ -67,8 +69,6 @@ function InHand({ source, field, crumbs, onKept }: Props) {
       clearTimeout(later);
       stop.abort();
     };
-    // what is asked is told apart by its text
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asked, source.slug, field.key]);
 
   const isChanged = Object.keys(change).length > 0;

@@ -1,5 +1,6 @@
 import { fieldRoles, type FieldChange, type FieldDescription, type FieldRole, type FieldType } from '@ivy/core';
-import { useId, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { Named } from '../shared/named.js';
 
 interface Props {
   field: FieldDescription;
@@ -134,23 +135,21 @@ interface TextProps {
 }
 
 function Text({ label, value, most, hint, onChange }: TextProps) {
-  const id = useId();
   return (
-    <div className="grid grid-cols-[90px_minmax(0,1fr)] items-center gap-2">
-      <label htmlFor={id} className="text-[13px] font-semibold">
-        {label}
-      </label>
-      <input
-        id={id}
-        key={value}
-        className={`field h-[30px] ${most < 10 ? 'mono w-24' : 'w-full'}`}
-        defaultValue={value}
-        maxLength={most}
-        placeholder={hint}
-        onBlur={({ target }) => target.value.trim() !== value && onChange(target.value.trim())}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />
-    </div>
+    <Named label={label}>
+      {(id) => (
+        <input
+          id={id}
+          key={value}
+          className={`field h-[30px] ${most < 10 ? 'mono w-24' : 'w-full'}`}
+          defaultValue={value}
+          maxLength={most}
+          placeholder={hint}
+          onBlur={({ target }) => target.value.trim() !== value && onChange(target.value.trim())}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+      )}
+    </Named>
   );
 }
 
@@ -163,25 +162,23 @@ interface ChoiceProps {
 }
 
 function Choice({ label, value, options, isDisabled = false, onChange }: ChoiceProps) {
-  const id = useId();
   return (
-    <div className="grid grid-cols-[90px_minmax(0,1fr)] items-center gap-2">
-      <label htmlFor={id} className="text-[13px] font-semibold">
-        {label}
-      </label>
-      <select
-        id={id}
-        className="field h-[30px] w-full"
-        value={value}
-        disabled={isDisabled}
-        onChange={({ target }) => onChange(target.value)}
-      >
-        {options.map(([one, words]) => (
-          <option key={one} value={one}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </div>
+    <Named label={label}>
+      {(id) => (
+        <select
+          id={id}
+          className="field h-[30px] w-full"
+          value={value}
+          disabled={isDisabled}
+          onChange={({ target }) => onChange(target.value)}
+        >
+          {options.map(([one, words]) => (
+            <option key={one} value={one}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+    </Named>
   );
 }

@@ -77,6 +77,11 @@ const columns: Record<string, [key: string, values: unknown[], is: Partial<Field
     { type: 'number' },
     [1767225600, 1767312000],
   ],
+  'telephone numbers, and some that are none': [
+    'phone',
+    [...Array.from({ length: 9 }, (_, i) => `177000000${i}`), 'none', 'ask'],
+    { type: 'text' },
+  ],
   'commas that part': [
     'x',
     ['Mud, Reed', 'Reed', 'Mud', 'Reed, Lagoon', 'Lagoon'],

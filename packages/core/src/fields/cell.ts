@@ -20,7 +20,11 @@ export function isEmpty(raw: unknown): boolean {
 
 /** A raw value as one line of text: what a person would see in the cell. */
 export function cellText(raw: unknown): string {
-  if (typeof raw === 'string') return raw.trim().replace(/\s+/g, ' ');
+  if (typeof raw === 'string') {
+    const text = raw.trim();
+    // most are on one line already
+    return /[^\S ]| {2}/.test(text) ? text.replace(/\s+/g, ' ') : text;
+  }
   if (typeof raw === 'number' || typeof raw === 'boolean') return String(raw);
   if (Array.isArray(raw)) return raw.map(cellText).filter(Boolean).join(' | ');
   return isObject(raw) ? nameOf(raw) : '';

@@ -16,11 +16,28 @@ test('what only some types have goes with the type', () => {
   expect(changedField(field(), { type: 'terms', separator: ',' })).toEqual(
     field({ type: 'terms', multiple: true, separator: ',' }),
   );
-  expect(changedField(terms, { separator: null })).toMatchObject({ multiple: false, separator: null, tree: true });
   expect(changedField(field(), { dateOrder: 'month-day' })).toEqual(field());
   expect(changedField(field({ type: 'date', dateOrder: 'day-month' }), { dateOrder: null })).toEqual(
     field({ type: 'date' }),
   );
+});
+
+test('several terms are told by their values: by a list, or by a sign between them', () => {
+  const multiple = (more: Partial<Field>, ...values: unknown[]) =>
+    rereadField(field({ type: 'terms', ...more }), records(...values)).description.multiple;
+  expect([multiple({}, ['a'], 'b'), multiple({ multiple: true }, 'a', 'b'), multiple({ separator: '|' }, 'a')]).toEqual(
+    [true, false, true],
+  );
+});
+
+test('what comes twice counts twice, whatever the field is for', () => {
+  for (const role of ['id', 'link', 'title'] as const) {
+    expect(reads(field({ type: role === 'link' ? 'link' : 'text', role }), '/join', '/join', '/x')).toEqual([
+      '/join',
+      '/join',
+      '/x',
+    ]);
+  }
 });
 
 test('several that came as a list stay several', () => {
@@ -95,9 +112,12 @@ test('there and back, by any way, the values are as they were', () => {
         rereadField(other, all);
         const { type, separator, pathSeparator } = first;
         const back = changedField(other, { type, separator, pathSeparator, dateOrder: null, left: false });
-        // whether several came as a list is seen from the values, not from what was said
-        const after = rereadField({ ...back, multiple: first.multiple }, all);
-        expect([after.values, after.terms]).toEqual([before.values, before.terms]);
+        const after = rereadField(back, all);
+        expect([after.values, after.terms, after.description]).toEqual([
+          before.values,
+          before.terms,
+          before.description,
+        ]);
       },
     ),
     { numRuns: 300 },

@@ -48,8 +48,6 @@ export function changedField(field: Field, change: FieldChange): Field {
   const isTerms = type === 'terms';
   const separator = isTerms ? or(change.separator, field.separator) : null;
   const pathSeparator = isTerms ? or(change.pathSeparator, field.pathSeparator) : null;
-  // several that came as a list are several without a sign between them
-  const isList = field.multiple && field.separator === null;
   const dateOrder = type === 'date' ? or(change.dateOrder, field.dateOrder ?? null) : null;
   const left = change.left ?? field.left ?? false;
   const mends = change.mends ?? field.mends ?? [];
@@ -58,7 +56,7 @@ export function changedField(field: Field, change: FieldChange): Field {
     label,
     type,
     role,
-    multiple: isTerms && (separator !== null || isList),
+    multiple: isTerms && (separator !== null || field.multiple),
     tree: pathSeparator !== null,
     separator,
     pathSeparator,
@@ -83,8 +81,9 @@ export interface Reread {
 
 /** Reads one field of all records anew. The raw values stay, so that nothing is ever read twice wrongly. */
 export function rereadField(asked: Field, records: Records): Reread {
-  const field = withDecimal(asked, records);
-  const reader = new PostReader([field], dayOrders(records, [field]));
+  const field = asWritten(asked, records);
+  // a reader tells posts apart by an id or a link and passes over what comes twice: here every value counts
+  const reader = new PostReader([{ ...field, role: null }], dayOrders(records, [field]));
   const describer = new FieldDescriber([field]);
   const values: Reread['values'] = [];
   for (const record of records) {
@@ -104,8 +103,12 @@ export function rereadField(asked: Field, records: Records): Reread {
   };
 }
 
-/** A field of numbers with the decimal sign that they are written with. */
-function withDecimal({ decimal: _before, ...field }: Field, records: Records): Field {
+/** A field with what only its values tell: the decimal sign of numbers, and whether several terms came as a list. */
+function asWritten({ decimal: _before, ...field }: Field, records: Records): Field {
+  if (field.type === 'terms') {
+    const isList = [...records].some((record) => Array.isArray(own(record, field.key)));
+    return { ...field, multiple: field.separator !== null || isList };
+  }
   if (field.type !== 'number') return field;
   const texts = Array.from(records, (record) => cellText(own(record, field.key)));
   return decimalOf(texts) === ',' ? { ...field, decimal: ',' } : field;

@@ -26,6 +26,8 @@ export function readDay(text: string, dayFirst: DayFirst): string | null {
     const [a, b] = [Number(m[1]), Number(m[3])];
     return dayFirst || m[2] === '.' ? day(Number(m[4]), b, a) : day(Number(m[4]), a, b);
   }
+  // with a month by name the year comes last; to make the expressions that know letters of all scripts is dear
+  if (!/\d{4}\D{0,4}$/.test(t)) return null;
   m = dayMonthYear.exec(t);
   if (m) return day(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
   m = /^(?:\p{L}+,\s+)?([\p{L}\p{M}]{3,14})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/u.exec(t);
@@ -61,6 +63,7 @@ export function readMoment(text: string): string | null {
     const date = day(Number(m[1]), Number(m[3]), Number(m[4]));
     return date && join(date, m[5]!.padStart(2, '0'), m[6]!, m[7], m[8]);
   }
+  if (!t.includes(':')) return null;
   m =
     /^(?:\p{L}{3},\s+)?(\d{1,2})\s+(\p{L}{3})\s+(\d{4})\s+(\d{2}):(\d{2})(?::(\d{2}))?\s+(GMT|UTC|Z|[+-]\d{4})$/iu.exec(
       t,

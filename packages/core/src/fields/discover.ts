@@ -67,7 +67,8 @@ function plainType(column: Column, decimal: Decimal): FieldType | null {
   if (most(0.95, (_, raw) => readNumber(raw, decimal) !== null)) return 'number';
   // a date field stays one with a few slips in it: they are shown as findings, not as a reason to give up
   const isDay = (text: string) => readDay(text, true) !== null || readDay(text, false) !== null;
-  const isMoment = (text: string) => readMoment(text) !== null;
+  // long figures are telephone numbers and keys as well
+  const isMoment = (text: string) => readMoment(text) !== null && !isSinceEpoch(text);
   if (most(0.8, (text) => isDay(text) || isMoment(text))) return column.texts.some(isMoment) ? 'datetime' : 'date';
   if (most(0.8, isPictureAddress)) return 'image';
   if (most(0.8, isAddress)) return /image|picture|photo|thumb/i.test(column.key) ? 'image' : 'link';
@@ -119,7 +120,7 @@ function termsOf(column: Column): Partial<Field> {
 
 /** Short texts that come back again and again are terms. */
 function areTerms(column: Column, separator: string | null): boolean {
-  const pieces = column.raw.flatMap((raw) => cellTexts(raw, separator));
+  const pieces = piecesOf(column, separator);
   if (pieces.length === 0 || averageLength(pieces) > 40 || pieces.some((piece) => piece.length > 120)) return false;
   if (titleNames.test(column.key) || textNames.test(column.key)) return false;
   const distinct = new Set(pieces).size;
@@ -127,13 +128,20 @@ function areTerms(column: Column, separator: string | null): boolean {
 }
 
 function pathOf(column: Column, separator: string | null): Pick<Field, 'tree' | 'pathSeparator'> {
-  const pieces = column.raw.flatMap((raw) => cellTexts(raw, separator));
+  if (!column.texts.some((text) => /[>›]| \/ /.test(text))) return { tree: false, pathSeparator: null };
+  const pieces = piecesOf(column, separator);
   for (const pathSeparator of ['>', '›', '/']) {
     const mark = pathSeparator === '/' ? ' / ' : pathSeparator;
     const paths = pieces.filter((piece) => piece.includes(mark)).length;
     if (paths >= pieces.length * 0.3 && paths > 0) return { tree: true, pathSeparator };
   }
   return { tree: false, pathSeparator: null };
+}
+
+/** The values that cells hold, where a sign parts several. */
+function piecesOf({ raw, texts }: Column, separator: string | null): string[] {
+  if (separator === null && !raw.some(Array.isArray)) return texts;
+  return raw.flatMap((one) => cellTexts(one, separator));
 }
 
 function averageLength(texts: readonly string[]): number {

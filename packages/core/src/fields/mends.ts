@@ -21,13 +21,19 @@ export function mendsFor(finding: Finding): MendOffer[] {
 
 /**
  * Makes the rule that mends a finding.
+ * @param id  of the finding, also where its values stand in another order than when it was found
  * @returns null where that mend is none of it
  */
-export function makeMend(finding: Finding, mend: string): Mend | null {
-  if (!mendsFor(finding).some(({ id }) => id === mend)) return null;
+export function makeMend(finding: Finding, mend: string, id = findingId(finding)): Mend | null {
+  if (!mendsFor(finding).some((offer) => offer.id === mend)) return null;
   const from = finding.values.filter((label) => label !== mend);
   const found = `${from.map((label) => `“${label}”`).join(', ')} and “${mend}”`;
-  return { id: findingId(finding), found, text: `Read all as “${mend}”`, from, into: mend };
+  return { id, found, text: `Read all as “${mend}”`, from, into: mend };
+}
+
+/** What a rule in force was made for: it is found no more, and may be mended in another way. */
+export function mendedFinding(field: string, { found, from, into }: Mend): Finding {
+  return { code: 'near-twins', field, posts: 0, values: [...from, into], text: `Mended: ${found}.` };
 }
 
 /** The rules in force in a source, in the order of its fields. */

@@ -6,8 +6,8 @@ const english = 'january february march april may june july august september oct
 let names: Map<string, number> | undefined;
 
 /**
- * The number of a month by its name or the short form of it, in any of the languages above; 0 for none. Where two
- * languages mean two months by one word, it is none but the one of the earlier language.
+ * The number of a month by its name or the short form of it, in English or one of the languages above; 0 for none. A word
+ * that means one month here and another there is read as the first of these languages reads it.
  */
 export function monthNumber(name: string): number {
   const plain = bare(name);

@@ -11,8 +11,8 @@ const forms: Record<Decimal, RegExp> = {
   ',': new RegExp(`^[+-]?(?:${whole.replace('GROUP', String.raw`[.\s'’]`)}(?:,\\d+)?|,\\d+)$`, 'u'),
 };
 
-/** A figure somewhere, and no letter: most texts are none, and are told so quickly. */
-const looksNumeric = /^\P{L}*\d\P{L}*$/u;
+/** A figure somewhere, and no plain letter: most texts are none, and are told so before the dearer expressions are made. */
+const looksNumeric = /^[^a-z]*\d[^a-z]*$/i;
 
 /**
  * Reads a plain number in figures: `12`, `-0.5`, `1,250.5`, `.078`, `-3 %`, `€ 12`; with a decimal comma `1.234,50` and

@@ -1,6 +1,9 @@
 /** What stands more than once in a list, each once. */
 export function repeated(names: readonly string[]): string[] {
-  return [...new Set(names.filter((name, i) => names.indexOf(name) !== i))];
+  const seen = new Set<string>();
+  const twice = new Set<string>();
+  for (const name of names) (seen.has(name) ? twice : seen).add(name);
+  return [...twice];
 }
 
 /**

@@ -64,7 +64,7 @@ export function setUp(items: Items, controls: Controls, wishes: Wishes, notes: N
 /** The same in steps, so that many items hold nothing up. */
 export function* setUpInSteps(items: Items, controls: Controls, wishes: Wishes, notes: Notes): Steps<Setup> {
   const records = items.records.map((record, i): RawRecord => ({ ...record, [itemField]: idOf(i) }));
-  const found = discoverFields(records).filter(({ key }) => key !== itemField);
+  const found = discoverFields(items.records);
   const names = found.map(({ key }) => key);
   const typed = new Map<string, FieldType>(items.types);
   const groups = controls.groups.flatMap((group) => {

@@ -1,5 +1,6 @@
 import {
   changedField,
+  maxFindings,
   readableAs,
   rereadField,
   writtenRaw,
@@ -14,6 +15,8 @@ import {
 } from '@ivy/core';
 import { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
+import { changeChannel, type Change } from '../../shared/change-channel.js';
+import { insertTerms } from '../intake/insert-terms.js';
 
 /** A field of a source that is to be read in another way, in a thread of its own. */
 export interface FieldTask {
@@ -40,8 +43,9 @@ export interface FieldReading {
   rows: { record: number; raw: string; before: string | null; after: string | null }[];
 }
 
+/** What it comes to where it was only looked at, or why it could not be done. */
 export type FieldResult =
-  { refused: null; reading: FieldReading } | { refused: { status: number; code: string; detail: string } };
+  { refused: null; reading: FieldReading | null } | { refused: { status: number; code: string; detail: string } };
 
 /** Rows that are shown, and of them those that can't be read at most. */
 const rowsShown = 12;
@@ -71,12 +75,10 @@ export default async function change(task: FieldTask): Promise<FieldResult> {
     const { ids, records } = await recordsOf(client, task);
     const field = changedField(before, task.change);
     const reread = rereadField(field, records);
-    const reading = readingOf(before, field, records, reread);
-    if (task.keeps) {
-      await keep(client, task, source, ids, reread);
-      await client.query('COMMIT');
-    }
-    return { refused: null, reading };
+    if (!task.keeps) return { refused: null, reading: readingOf(before, field, records, reread) };
+    await keep(client, task, source, ids, reread);
+    await client.query('COMMIT');
+    return { refused: null, reading: null };
   } catch (error) {
     const known = refusalOfDatabase(error);
     if (!known) throw error;
@@ -154,17 +156,7 @@ async function keep(
     );
   }
   await client.query('DELETE FROM term WHERE source_id = $1 AND field = $2', [sourceId, key]);
-  for (let from = 0; from < terms.length; from += together) {
-    const rows = terms
-      .slice(from, from + together)
-      .map(({ slug, label, parent }, i) => ({ slug, position: from + i, label, parent }));
-    await client.query(
-      `INSERT INTO term (source_id, field, slug, position, label, parent)
-       SELECT $1, $2, r.slug, r.position, r.label, r.parent
-       FROM jsonb_to_recordset($3::jsonb) AS r(slug text, position int, label text, parent text)`,
-      [sourceId, key, JSON.stringify(rows)],
-    );
-  }
+  await insertTerms(client, sourceId, key, terms);
   const fields = source.fields.map((field) => {
     if (field.key === key) return description;
     // a role belongs to one field at most
@@ -175,6 +167,9 @@ async function keep(
   const all = [...rest, ...findings].sort((a, b) => (order.get(a.field) ?? 0) - (order.get(b.field) ?? 0));
   await client.query(
     `UPDATE source SET fields = $2::jsonb, findings = $3::jsonb, revision = revision + 1, updated_at = now() WHERE id = $1`,
-    [sourceId, JSON.stringify(fields), JSON.stringify(all.slice(0, 1000))],
+    [sourceId, JSON.stringify(fields), JSON.stringify(all.slice(0, maxFindings))],
   );
+  // in the same transaction, so that every process hears of it if, and only if, it is kept
+  const change: Change = { kind: 'source', id: sourceId };
+  await client.query('SELECT pg_notify($1, $2)', [changeChannel, JSON.stringify(change)]);
 }

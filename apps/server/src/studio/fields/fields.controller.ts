@@ -13,7 +13,7 @@ export class FieldsController {
   @Patch(':key')
   @ApiQuery({ name: 'preview', required: false, description: '`1`: nothing is kept.' })
   @Answers('FieldPreview', { says: 'What it comes to: values before and after, and what it does to lenses.' })
-  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['id-stays'] })
+  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['id-stays', 'too-slow'] })
   change(
     @Param('slug') slug: string,
     @Param('key') key: string,

@@ -59,14 +59,14 @@ export class FieldsService implements OnModuleDestroy {
   /** What a change would come to; nothing is kept. */
   async preview(slug: string, key: string, change: FieldChange): Promise<FieldPreview> {
     const source = await this.#sourceWith(slug, key, change);
-    const reading = await this.#run(source, key, change, false);
+    const reading = await this.#look(source, key, change);
     return { ...reading, lenses: await this.#effects(source, reading) };
   }
 
   /** Changes a field for good: posts, terms and findings in one transaction. */
   async change(slug: string, key: string, change: FieldChange): Promise<FieldPreview> {
     const source = await this.#sourceWith(slug, key, change);
-    const looked = await this.#run(source, key, change, false);
+    const looked = await this.#look(source, key, change);
     const effects = await this.#effects(source, looked);
     // a draft is asked for as well: what it can't work with is changed there first
     const broken = effects.find(({ problem }) => problem !== null);
@@ -79,10 +79,9 @@ export class FieldsService implements OnModuleDestroy {
         `“${broken.name}” can’t work with that: ${facets} ${broken.problem}. ${then}`,
       );
     }
-    const reading = await this.#run(source, key, change, true);
-    await this.database.transaction((manager) => this.changes.note(manager, { kind: 'source', id: source.id }));
+    await this.#run(source, key, change, true);
     this.changes.tell({ kind: 'source', id: source.id });
-    return { ...reading, lenses: effects };
+    return { ...looked, lenses: effects };
   }
 
   async #sourceWith(slug: string, key: string, change: FieldChange): Promise<Source> {
@@ -101,12 +100,29 @@ export class FieldsService implements OnModuleDestroy {
     return source;
   }
 
-  async #run(source: Source, key: string, change: FieldChange, keeps: boolean): Promise<FieldReading> {
+  async #look(source: Source, key: string, change: FieldChange): Promise<FieldReading> {
+    return (await this.#run(source, key, change, false))!;
+  }
+
+  async #run(source: Source, key: string, change: FieldChange, keeps: boolean): Promise<FieldReading | null> {
     const { url } = this.database.options as { url: string };
     const task: FieldTask = { sourceId: source.id, key, change, keeps, databaseUrl: url };
-    const result = (await this.#pool.run(task, { signal: AbortSignal.timeout(patience) })) as FieldResult;
+    const result = await this.#inThread(task);
     if (result.refused) throw new Problem(result.refused.status, result.refused.code, result.refused.detail);
     return result.reading;
+  }
+
+  async #inThread(task: FieldTask): Promise<FieldResult> {
+    const late = AbortSignal.timeout(patience);
+    try {
+      return (await this.#pool.run(task, { signal: late })) as FieldResult;
+    } catch (error) {
+      if (late.aborted || (error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') {
+        const detail = 'Reading this field again takes too long or too much memory. Nothing was changed.';
+        throw new Problem(422, 'too-slow', detail);
+      }
+      throw error;
+    }
   }
 
   async #effects(source: Source, { before, after }: FieldReading): Promise<LensEffect[]> {

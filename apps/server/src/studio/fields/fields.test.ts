@@ -98,6 +98,17 @@ test('a field that is left out is kept raw and answered nowhere, until it is tak
   expect((await field('minutes')).left).toBeUndefined();
 });
 
+test('what many posts have alike is kept by all of them when its field is called otherwise', async () => {
+  const same = 'id,title,url\n1,A,/join\n2,B,/join\n3,C,/x\n';
+  await server.upload(same, 'same.csv', { slug: `${slug}-same` });
+  slug = `${slug}-same`;
+  expect((await field('url')).role).toBe('link');
+  await change('url', { label: 'Where to' });
+  expect(await field('url')).toMatchObject({ label: 'Where to', filled: 3 });
+  await release({});
+  expect((await results()).items.map(({ link }: { link: string }) => link).sort()).toEqual(['/join', '/join', '/x']);
+});
+
 test('findings follow how a field is read', async () => {
   const findings = async () =>
     (await server.ask('GET', `/api/v1/sources/${slug}`)).body.findings

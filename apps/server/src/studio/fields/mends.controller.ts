@@ -40,7 +40,7 @@ export class MendsController {
   @Post('mends')
   @ApiQuery({ name: 'preview', required: false, description: '`1`: nothing is kept.' })
   @Answers('MendMade', { status: 201 })
-  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['no-mend'] })
+  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['no-mend', 'too-slow'] })
   add(
     @Param('slug') slug: string,
     @Query('preview') preview: string | undefined,
@@ -52,7 +52,7 @@ export class MendsController {
   @Delete('mends/:id')
   @HttpCode(204)
   @AnswersNothing()
-  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'] })
+  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['too-slow'] })
   remove(@Param('slug') slug: string, @Param('id') id: string): Promise<void> {
     return this.mends.remove(slug, id);
   }

@@ -1,4 +1,4 @@
-import { findingId, makeMend, mendsFor, mendsIn } from '@ivy/core';
+import { findingId, makeMend, mendedFinding, mendsFor, mendsIn } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { notFound, Problem } from '../../problem/problem.js';
 import { SourcesService } from '../sources/sources.service.js';
@@ -17,14 +17,14 @@ export class MendsService {
   ) {}
 
   async findings(slug: string): Promise<FindingView[]> {
-    const { findings } = await this.sources.find(slug);
-    return findings.map((finding) => ({
-      ...finding,
-      id: findingId(finding),
-      mends: mendsFor(finding),
-      // what is mended is found no more, and stands among the rules
-      mended: null,
+    const { findings, fields } = await this.sources.find(slug);
+    const found = findings.map((finding) => ({ ...finding, id: findingId(finding), mended: null }));
+    const mended = mendsIn(fields).map((mend) => ({
+      ...mendedFinding(mend.field, mend),
+      id: mend.id,
+      mended: mend.into,
     }));
+    return [...found, ...mended].map((one) => ({ ...one, mends: mendsFor(one) }));
   }
 
   async list(slug: string): Promise<MendView[]> {
@@ -34,9 +34,10 @@ export class MendsService {
   /** Adds a rule; `isLook`: only says what it would do. */
   async add(slug: string, id: string, wanted: string, isLook: boolean): Promise<MendMade> {
     const { findings, fields } = await this.sources.find(slug);
-    const finding = findings.find((one) => findingId(one) === id);
+    const inForce = mendsIn(fields).find((one) => one.id === id);
+    const finding = inForce ? mendedFinding(inForce.field, inForce) : findings.find((one) => findingId(one) === id);
     if (!finding) throw notFound('finding', id.slice(0, 100));
-    const mend = makeMend(finding, wanted);
+    const mend = makeMend(finding, wanted, id);
     if (!mend) throw new Problem(422, 'no-mend', 'That is nothing that can be done about it. See what its mends are.');
     const before = fields.find(({ key }) => key === finding.field)?.mends ?? [];
     if (before.length >= mostMends) {

@@ -25,11 +25,14 @@ interface Found {
   id: string;
   code: string;
   field: string;
+  mended: string | null;
   mends: { id: string; text: string }[];
 }
 const at = (path: string) => `/api/v1/sources/${slug}${path}`;
 const findings = async () =>
-  ((await server.ask('GET', at('/findings'))).body as Found[]).filter(({ code }) => code === 'near-twins');
+  ((await server.ask('GET', at('/findings'))).body as Found[]).filter(
+    ({ code, mended }) => code === 'near-twins' && mended === null,
+  );
 const twinsOf = async (field: string) => (await findings()).find((one) => one.field === field)!;
 const mend = (finding: string, one: string, preview = '') =>
   server.ask('POST', at(`/mends${preview}`), { finding, mend: one });
@@ -43,7 +46,7 @@ const places = async () =>
     .map(({ label, count }: { label: string; count: number }) => `${label} ${count}`)
     .sort();
 
-test('near-twins may be read as any one of them, which is shown before it is done', async () => {
+test('near-twins are read as the one that is wanted, which is shown before it is done', async () => {
   const twins = await twinsOf('place');
   expect(twins.mends.map(({ text }) => text)).toEqual([
     'Read all as “Mudflat”',
@@ -69,6 +72,16 @@ test('mended, it is answered so at once and found no more; taken back, all is as
   expect((await server.ask('DELETE', at(`/mends/${encodeURIComponent(rules[0].id)}`))).status).toBe(204);
   expect(await answers()).toEqual(before);
   expect((await server.ask('GET', at('/mends'))).body).toEqual([]);
+});
+
+test('what is mended is listed as that, and may be mended in another way', async () => {
+  const twins = await twinsOf('place');
+  await mend(twins.id, 'Mudflat');
+  const all = (await server.ask('GET', at('/findings'))).body as Found[];
+  expect(all.find(({ id }) => id === twins.id)).toMatchObject({ mended: 'Mudflat', field: 'place' });
+  expect((await mend(twins.id, 'Mud-flat')).status).toBe(201);
+  expect(await places()).toEqual(['Lagoon 1', 'Mud-flat 4']);
+  expect((await server.ask('GET', at('/mends'))).body).toHaveLength(1);
 });
 
 test('several are taken back one by one, in any order', async () => {

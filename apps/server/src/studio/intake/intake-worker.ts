@@ -15,6 +15,7 @@ import type { MessagePort } from 'node:worker_threads';
 import { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
 import { freeSlug } from '../../shared/slugs.js';
+import { insertTerms } from './insert-terms.js';
 
 /** A file to be read, in a thread of its own, and what was said about it. */
 export interface IntakeTask {
@@ -113,7 +114,7 @@ async function keep(
   if (end.posts === 0) {
     throw new Refused(422, 'no-posts', 'No record of the file has a value, so there is nothing to bring in.');
   }
-  await keepTerms(client, id, end.taxonomies);
+  for (const [field, terms] of Object.entries(end.taxonomies)) await insertTerms(client, id, field, terms);
   await client.query(
     'UPDATE source SET posts = $2, fields = $3::jsonb, findings = $4::jsonb, rejected = $5::jsonb WHERE id = $1',
     [id, end.posts, JSON.stringify(described), JSON.stringify(end.findings), JSON.stringify(end.rejected)],
@@ -172,24 +173,6 @@ async function insertPosts(client: Client, sourceId: string, rows: readonly stri
      FROM jsonb_to_recordset($2::jsonb) AS r(id text, position int, raw jsonb, "values" jsonb)`,
     [sourceId, `[${rows.join(',')}]`],
   );
-}
-
-const termsPerInsert = 20_000;
-
-async function keepTerms(client: Client, sourceId: string, taxonomies: ReadingEnd['taxonomies']): Promise<void> {
-  for (const [field, terms] of Object.entries(taxonomies)) {
-    for (let start = 0; start < terms.length; start += termsPerInsert) {
-      const rows = terms
-        .slice(start, start + termsPerInsert)
-        .map(({ slug, label, parent }, i) => ({ slug, position: start + i, label, parent }));
-      await client.query(
-        `INSERT INTO term (source_id, field, slug, position, label, parent)
-         SELECT $1, $2, r.slug, r.position, r.label, r.parent
-         FROM jsonb_to_recordset($3::jsonb) AS r(slug text, position int, label text, parent text)`,
-        [sourceId, field, JSON.stringify(rows)],
-      );
-    }
-  }
 }
 
 /** Gives the source the slug that was asked for, or the first that is free by its name, whoever else takes one meanwhile. */

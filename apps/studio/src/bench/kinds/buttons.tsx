@@ -1,5 +1,6 @@
 import type { FacetOf } from '@ivy/core';
-import { Row, Segments } from '../wiring-parts.js';
+import { Row } from '../wiring-parts.js';
+import { Segments } from '../../shared/segments.js';
 import { Drawing } from './drawing.js';
 import type { KindDesk, OwnProps } from './kind-desk.js';
 import { TermWiring } from '../term-wiring.js';

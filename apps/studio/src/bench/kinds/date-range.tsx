@@ -1,6 +1,7 @@
 import type { FacetOf } from '@ivy/core';
 import { Plus, X } from 'lucide-react';
-import { Row, Segments } from '../wiring-parts.js';
+import { Row } from '../wiring-parts.js';
+import { Segments } from '../../shared/segments.js';
 import type { KindDesk, OwnProps } from './kind-desk.js';
 import { RangeWiring } from '../range-wiring.js';
 

@@ -2,7 +2,7 @@ import { colourNames, colourUses, type ColourName, type Lens } from '@ivy/core';
 import { coloursOf, contrastsOf, schemesOf } from '@ivy/view';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { Segments } from '../wiring-parts.js';
+import { Segments } from '../../shared/segments.js';
 import { setColour } from './edits.js';
 import { Reset } from './setting.js';
 

@@ -1,6 +1,6 @@
 import { facetLabel, placedAt, type ArrangementName, type Lens, type PlaceName, type SpanName } from '@ivy/core';
 import { Choice, type ResultsProps } from '../results/parts.js';
-import { Segments } from '../wiring-parts.js';
+import { Segments } from '../../shared/segments.js';
 import { foldIn, isPlaced, place, unplace, type PlacedName } from './edits.js';
 import { Drawings, Setting, Slider } from './setting.js';
 

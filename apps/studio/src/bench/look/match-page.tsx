@@ -3,7 +3,7 @@ import type { Lens } from '@ivy/core';
 import { Check, Globe, X } from 'lucide-react';
 import { useId, useRef, useState, type FormEvent } from 'react';
 import { api } from '../../api/api.js';
-import { Segments } from '../wiring-parts.js';
+import { Segments } from '../../shared/segments.js';
 import { proposalsOf, type Proposal } from './matches.js';
 
 interface Props {
