@@ -216,6 +216,7 @@ export function lens(of: Collection): fc.Arbitrary<Lens> {
             { key: 'open', kind: 'switch', field: 'open', start },
             { key: 'q', kind: 'search', fields: ['title', 'summary', 'kind'], words },
             { key: 'seen', kind: 'date-range', field: 'seen' },
+            { key: 'at', kind: 'time-range', field: 'seen' },
             { key: 'minutes', kind: 'number-range', field: 'minutes', ...(span && { endField: 'until' }) },
             { key: 'saved', kind: 'favourites' },
             { key: 'place', kind: 'steps', field: 'habitat' },
@@ -287,6 +288,10 @@ function selection(of: Collection, facet: Facet): fc.Arbitrary<Selection | undef
   if (facet.kind === 'date-range') {
     const day = fc.constantFrom('2019-01-01', '2025-12-31', '2026-03-28', '2026-03-29', '2026-04-01', '2026-12-31');
     return sometimes(interval(day).map((ends) => ({ type: 'days' as const, ...ends })));
+  }
+  if (facet.kind === 'time-range') {
+    const minute = fc.constantFrom('2019-01-01T00:00', '2026-03-28T23:30', '2026-03-29T01:00', '2026-03-29T03:15');
+    return sometimes(interval(minute).map((ends) => ({ type: 'times' as const, ...ends })));
   }
   if (isRange(facet)) {
     return sometimes(

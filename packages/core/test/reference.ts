@@ -18,6 +18,7 @@ import type { Collection, Post, Term, Value } from '../src/model/post.js';
 import type { Query } from '../src/lens/query.js';
 import { readWanted } from '../src/engine/words/wanted.js';
 import { byPublished, sorted } from './reference-order.js';
+import { daySteps, minuteSteps, numberSteps } from './reference-steps.js';
 
 /*
  * The slow, obvious answer: sets and loops, written as the semantics read. Tests hold the engine to it.
@@ -242,11 +243,20 @@ function dayIn(zone: string, value: string): string {
   return new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(new Date(value));
 }
 
+/** The minute of a value by the clock of the lens's zone, as `YYYY-MM-DDTHH:MM`. */
+function minuteIn(zone: string, value: string): string {
+  if (value.length === 10) return `${value}T00:00`;
+  if (dayIn(zone, value) === value.slice(0, 10) && !/Z$|[+-]\d\d:\d\d$/.test(value)) return value.slice(0, 16);
+  const format = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' });
+  return format.format(new Date(value)).replace(' ', 'T');
+}
+
 function endsOf(lens: Lens, post: Post, facet: RangeFacet): [string | number, string | number] | null {
   const read = (key: string | undefined) => {
     const value = key === undefined ? undefined : post.values[key];
     if (facet.kind === 'number-range') return typeof value === 'number' ? value : undefined;
-    return typeof value === 'string' ? dayIn(lens.zone, value) : undefined;
+    if (typeof value !== 'string') return undefined;
+    return facet.kind === 'time-range' ? minuteIn(lens.zone, value) : dayIn(lens.zone, value);
   };
   const [start, end] = [read(facet.field), read(facet.endField ?? facet.field)];
   const [low, high] = [start ?? end, end ?? start];
@@ -255,7 +265,7 @@ function endsOf(lens: Lens, post: Post, facet: RangeFacet): [string | number, st
 
 function overlaps(lens: Lens, post: Post, facet: RangeFacet, selection: Selection): boolean {
   const ends = endsOf(lens, post, facet);
-  if (!ends || (selection.type !== 'days' && selection.type !== 'numbers')) return false;
+  if (!ends || !('from' in selection)) return false;
   return (selection.to === null || ends[0] <= selection.to) && (selection.from === null || ends[1] >= selection.from);
 }
 
@@ -272,7 +282,9 @@ function histogram(lens: Lens, facet: RangeFacet, posts: readonly Post[]): Expec
   const steps =
     facet.kind === 'date-range'
       ? daySteps(String(low), String(high))
-      : numberSteps(Number(low), Number(high), whole && allWhole);
+      : facet.kind === 'time-range'
+        ? minuteSteps(String(low), String(high))
+        : numberSteps(Number(low), Number(high), whole && allWhole);
   const buckets = steps.map(({ from, to, next }) => ({
     from,
     to,
@@ -283,46 +295,6 @@ function histogram(lens: Lens, facet: RangeFacet, posts: readonly Post[]): Expec
 
 /** The made-up posts' numbers are whole in every field. */
 const allWhole = true;
-
-interface Step {
-  from: string | number;
-  to: string | number;
-  next: string | number;
-}
-
-function daySteps(low: string, high: string): Step[] {
-  const day = (text: string) => new Date(`${text}T00:00:00Z`);
-  const text = (date: Date) => date.toISOString().slice(0, 10);
-  const spread = (day(high).getTime() - day(low).getTime()) / 86_400_000;
-  const months =
-    (Number(high.slice(0, 4)) - Number(low.slice(0, 4))) * 12 + Number(high.slice(5, 7)) - Number(low.slice(5, 7));
-  const unit = spread < 62 ? 'day' : months < 72 ? 'month' : 'year';
-  const steps: Step[] = [];
-  for (
-    let at = day(unit === 'day' ? low : unit === 'month' ? `${low.slice(0, 7)}-01` : `${low.slice(0, 4)}-01-01`);
-    text(at) <= high;
-  ) {
-    const next = new Date(at);
-    if (unit === 'day') next.setUTCDate(next.getUTCDate() + 1);
-    else if (unit === 'month') next.setUTCMonth(next.getUTCMonth() + 1);
-    else next.setUTCFullYear(next.getUTCFullYear() + 1);
-    steps.push({ from: text(at), to: text(new Date(next.getTime() - 86_400_000)), next: text(next) });
-    at = next;
-  }
-  return steps;
-}
-
-/** Whole numbers: the smallest of 1, 2, 5, 10, 20, 50 … that needs at most twenty steps. */
-function numberSteps(low: number, high: number, whole: boolean): Step[] {
-  if (!whole) throw new Error('The reference cuts whole numbers only.');
-  let size = 1;
-  for (let i = 0; Math.floor(high / size) - Math.floor(low / size) + 1 > 20; i++)
-    size = [1, 2, 5][i % 3]! * 10 ** Math.floor(i / 3);
-  const steps: Step[] = [];
-  for (let from = Math.floor(low / size) * size; from <= high; from += size)
-    steps.push({ from, to: from + size - 1, next: from + size });
-  return steps;
-}
 
 // search ---------------------------------------------------------------------------------------------------------------
 

@@ -1,6 +1,7 @@
 import { dayNumber } from '../dates/calendar.js';
+import { minuteNumber } from '../dates/minute.js';
 import type { FacetAnswer } from '../kinds/kinds.js';
-import { daySteps, edgesBetween, stepsOfNumbers } from '../kinds/range/steps.js';
+import { daySteps, edgesBetween, minuteSteps, stepsOfNumbers } from '../kinds/range/steps.js';
 import type { Answer } from '../lens/answer.js';
 import type { Settings } from '../lens/settings.js';
 import type { Bucket, Item, Option, TermValue } from '../model/answer.js';
@@ -48,13 +49,14 @@ function expandFacet(facet: Exclude<CompactFacet, FacetAnswer>, frame: Frame, pl
     return { selected: facet.selected, options: expandOptions(facet, own, frame.terms[own.of]!) };
   }
   const { selected, bounds } = facet;
-  return { selected, bounds, buckets: facet.of === 'days' ? dayBuckets(facet) : numberBuckets(facet) };
+  return { selected, bounds, buckets: facet.of === 'numbers' ? numberBuckets(facet) : timeBuckets(facet) };
 }
 
-function dayBuckets({ bounds, counts }: CompactRange<string>): Bucket<string>[] {
+function timeBuckets({ of, bounds, counts }: CompactRange<string>): Bucket<string>[] {
   if (!bounds) return [];
-  const [low, high] = [dayNumber(bounds.from)!, dayNumber(bounds.to)!];
-  const { edges } = edgesBetween(daySteps(low, high), low, high);
+  const [number, steps] = of === 'days' ? ([dayNumber, daySteps] as const) : ([minuteNumber, minuteSteps] as const);
+  const [low, high] = [number(bounds.from)!, number(bounds.to)!];
+  const { edges } = edgesBetween(steps(low, high), low, high);
   const all = unpackCounts(counts, edges.length);
   return edges.map(({ first, last }, i) => ({ from: first!, to: last!, count: all[i]! }));
 }

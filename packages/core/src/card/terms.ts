@@ -1,3 +1,4 @@
+import { holdsTerms } from '../model/post.js';
 import { choice, object, whole, withDefault, type TypeOf } from '../shape/shape.js';
 import { common, type PartKind } from './part.js';
 
@@ -12,6 +13,6 @@ export type TermsPart = TypeOf<typeof shape> & { show: 'terms' };
 
 export const terms: PartKind<TermsPart> = {
   shape,
-  suits: ({ type }) => type === 'terms',
+  suits: holdsTerms,
   fields: ({ field }) => [field],
 };

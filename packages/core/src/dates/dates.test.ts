@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { daySteps, numberSteps } from '../kinds/range/steps.js';
 import { dayNumber, dayText, monthsBefore, partsOf } from './calendar.js';
-import { isReversed, readInterval } from './interval.js';
+import { isReversed, readInterval, readTimes } from './interval.js';
+import { minuteNumber, minuteText } from './minute.js';
 import { zoneDays } from './zone.js';
 
 const today = dayNumber('2026-03-31')!;
@@ -112,4 +113,50 @@ test('numbers are cut into at most twenty round steps', () => {
       },
     ),
   );
+});
+
+test.each([
+  ['2026-03-01T14:30/2026-03-01T18:00', '2026-03-01T14:30/2026-03-01T18:00'],
+  ['2026-03-01T14', '2026-03-01T14:00/2026-03-01T14:59'],
+  ['2026-03-01T14:05', '2026-03-01T14:05/2026-03-01T14:05'],
+  ['2026-03-01T08/2026-03-02', '2026-03-01T08:00/2026-03-02T23:59'],
+  ['2026-02', '2026-02-01T00:00/2026-02-28T23:59'],
+  ['../2026-03-01T07:59', '../2026-03-01T07:59'],
+  ['2026-03-01T18:00/2026-03-01T14:30', '2026-03-01T14:30/2026-03-01T18:00'],
+  ['P2D', '2026-02-28T00:00/2026-03-01T23:59'],
+  ['2026-03-01T24:00', null],
+  ['2026-03-01T14:60', null],
+  ['2026-02-30T10:00', null],
+  ['2026-03T10:00', null],
+  ['../..', null],
+])('times %s are %s', (text, expected) => {
+  const read = readTimes(text, dayNumber('2026-03-01')!);
+  expect(read && `${read.from ?? '..'}/${read.to ?? '..'}`).toBe(expected);
+});
+
+test('minutes and their texts are each other’s inverse', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -900_000_000, max: 4_000_000_000 }), (minute) =>
+      expect(minuteNumber(minuteText(minute))).toBe(minute),
+    ),
+  );
+});
+
+test('the minute of a moment in a zone is what Intl says, clock changes and odd zones included', () => {
+  const zones = ['UTC', 'Europe/Berlin', 'America/St_Johns', 'Asia/Kathmandu', 'Australia/Lord_Howe'];
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...zones),
+      fc.integer({ min: Date.UTC(1990, 0), max: Date.UTC(2040, 0) }),
+      (zone, moment) => {
+        const format = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' });
+        const minute = zoneDays(zone).minuteOf(new Date(moment).toISOString());
+        expect(minuteText(minute!).replace('T', ' ')).toBe(format.format(moment));
+      },
+    ),
+    { numRuns: 500 },
+  );
+  expect(zoneDays('Europe/Berlin').minuteOf('2026-03-01')).toBe(minuteNumber('2026-03-01T00:00'));
+  expect(zoneDays('Europe/Berlin').minuteOf('2026-03-01T09:30:20')).toBe(minuteNumber('2026-03-01T09:30'));
+  expect(zoneDays('Europe/Berlin').minuteOf('soon')).toBeNull();
 });

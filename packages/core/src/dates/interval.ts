@@ -1,6 +1,7 @@
 import { dayNumber, dayText, daysIn, monthsBefore, numberOf } from './calendar.js';
+import { minuteNumber, minuteText, minutesADay } from './minute.js';
 
-/** An interval as an address gives it, in calendar days; null is an open end. */
+/** An interval as an address gives it, in calendar days or in minutes; null is an open end. */
 export interface Interval {
   from: string | null;
   to: string | null;
@@ -13,35 +14,57 @@ export interface Interval {
  * @returns null when it can't be read, or when both ends are open
  */
 export function readInterval(text: string, today: number): Interval | null {
+  return readEnds(text, readPeriod, dayText, (duration) => lastPeriod(duration, today));
+}
+
+/**
+ * The same in minutes of a local clock: an end may also be a minute, `2026-03-01T14:30`, or an hour, `2026-03-01T14`. A
+ * day, month or year is all of its minutes.
+ */
+export function readTimes(text: string, today: number): Interval | null {
+  return readEnds(text, readMinutes, minuteText, (duration) => inMinutes(lastPeriod(duration, today)));
+}
+
+/** Whether the ends of an interval of days or minutes stand the wrong way round. */
+export function isReversed(text: string): boolean {
+  const [start, end] = text.split('/').map((part) => readMinutes(part.trim()));
+  return Boolean(start && end && start.first > end.last);
+}
+
+/** A year, a month, a day, an hour or a minute: the first and last day or minute of it. */
+interface Period {
+  first: number;
+  last: number;
+}
+
+function readEnds(
+  text: string,
+  read: (part: string) => Period | null,
+  write: (value: number) => string,
+  readLast: (duration: RegExpExecArray) => Period | null,
+): Interval | null {
   const t = text.trim();
   const duration = /^P(\d{1,4})([DWMY])$/.exec(t);
-  if (duration) return lastPeriod(Number(duration[1]), duration[2]!, today);
   const parts = t.split('/');
   if (parts.length > 2) return null;
   if (parts.length === 1) {
-    const period = readPeriod(t);
-    return period && { from: dayText(period.first), to: dayText(period.last) };
+    const period = duration ? readLast(duration) : read(t);
+    return period && { from: write(period.first), to: write(period.last) };
   }
   const [start, end] = parts.map((part) => part.trim()) as [string, string];
-  const from = isOpen(start) ? null : readPeriod(start);
-  const to = isOpen(end) ? null : readPeriod(end);
+  const from = isOpen(start) ? null : read(start);
+  const to = isOpen(end) ? null : read(end);
   if ((!isOpen(start) && !from) || (!isOpen(end) && !to) || (!from && !to)) return null;
   // a reversed range is turned round whole, so that 2026/2025 covers both years
   const [low, high] = from && to && from.first > to.last ? [to, from] : [from, to];
-  return { from: low && dayText(low.first), to: high && dayText(high.last) };
-}
-
-/** Whether the ends of an interval stand the wrong way round. */
-export function isReversed(text: string): boolean {
-  const [start, end] = text.split('/').map((part) => readPeriod(part.trim()));
-  return Boolean(start && end && start.first > end.last);
+  return { from: low && write(low.first), to: high && write(high.last) };
 }
 
 function isOpen(text: string): boolean {
   return text === '..' || text === '';
 }
 
-function readPeriod(text: string): { first: number; last: number } | null {
+function readPeriod(text: string): Period | null {
   const day = dayNumber(text);
   if (day !== null) return { first: day, last: day };
   const m = /^(\d{4})(?:-(\d{2}))?$/.exec(text);
@@ -53,13 +76,25 @@ function readPeriod(text: string): { first: number; last: number } | null {
   return { first: numberOf(year, month, 1), last: numberOf(year, month, daysIn(year, month)) };
 }
 
-function lastPeriod(n: number, unit: string, today: number): Interval | null {
+function readMinutes(text: string): Period | null {
+  const hour = /^(.{10}T\d\d)(:\d\d)?$/.exec(text);
+  if (!hour) return inMinutes(readPeriod(text));
+  const first = minuteNumber(hour[1]! + (hour[2] ?? ':00'));
+  return first === null ? null : { first, last: hour[2] ? first : first + 59 };
+}
+
+function inMinutes(days: Period | null): Period | null {
+  return days && { first: days.first * minutesADay, last: (days.last + 1) * minutesADay - 1 };
+}
+
+function lastPeriod([, count, unit]: RegExpExecArray, today: number): Period | null {
+  const n = Number(count);
   if (n === 0) return null;
-  const from =
+  const first =
     unit === 'D'
       ? today - n + 1
       : unit === 'W'
         ? today - 7 * n + 1
         : monthsBefore(today, unit === 'M' ? n : 12 * n) + 1;
-  return { from: dayText(from), to: dayText(today) };
+  return { first, last: today };
 }

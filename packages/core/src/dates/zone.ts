@@ -1,4 +1,5 @@
 import { dayNumber, numberOf } from './calendar.js';
+import { minuteNumber } from './minute.js';
 
 const msPerHour = 3_600_000;
 const msPerDay = 24 * msPerHour;
@@ -31,17 +32,28 @@ export class ZoneDays {
   dayOf(value: string): number | null {
     if (value.length === 10) return dayNumber(value);
     // without a zone it is already a reading of the local clock: its day is the day it says
-    if (!/(Z|[+-]\d\d:?\d\d)$/.test(value)) return dayNumber(value.slice(0, 10));
+    if (!isMoment(value)) return dayNumber(value.slice(0, 10));
     const moment = Date.parse(value);
     return Number.isNaN(moment) ? null : this.dayAt(moment);
   }
 
+  /** The minute of the local clock, as `minuteNumber` has it; a date alone is its first. Null when it is neither. */
+  minuteOf(value: string): number | null {
+    if (!isMoment(value)) return minuteNumber(value.length === 10 ? `${value}T00:00` : value);
+    const moment = Date.parse(value);
+    return Number.isNaN(moment) ? null : Math.floor(this.#localAt(moment) / 60_000);
+  }
+
   /** The day number at a moment. */
   dayAt(moment: number): number {
+    return Math.floor(this.#localAt(moment) / msPerDay);
+  }
+
+  /** What the local clock shows at a moment, in milliseconds since its 1 January 1970, 00:00. */
+  #localAt(moment: number): number {
     const utcDay = Math.floor(moment / msPerDay);
     const before = this.#offsetAtStart(utcDay);
-    const offset = before === this.#offsetAtStart(utcDay + 1) ? before : this.#offset(moment);
-    return Math.floor((moment + offset) / msPerDay);
+    return moment + (before === this.#offsetAtStart(utcDay + 1) ? before : this.#offset(moment));
   }
 
   #offsetAtStart(utcDay: number): number {
@@ -64,6 +76,11 @@ export class ZoneDays {
       parts.second! * 1000;
     return local - Math.floor(moment / 1000) * 1000;
   }
+}
+
+/** Whether a date-time says its zone. Without one it is a reading of the local clock. */
+function isMoment(value: string): boolean {
+  return /(Z|[+-]\d\d:?\d\d)$/.test(value) && value.length > 10;
 }
 
 const zones = new Map<string, ZoneDays>();

@@ -10,6 +10,7 @@ import type { Query } from '../lens/query.js';
 import { matchEffects, type MatchEffect } from './effects.js';
 import { rankMoves, type RankMove } from './rank-moves.js';
 import { specimensOf, type Specimen } from './specimens.js';
+import { termLooks, type TermLook } from '../lens/term-looks.js';
 import { settingsOf, type Settings } from '../lens/settings.js';
 
 /** All the Bench shows of a lens at an address. */
@@ -21,6 +22,8 @@ export interface DryRun {
   moves: Record<string, RankMove[]>;
   /** Posts that strain the card. */
   specimens: Specimen[];
+  /** Terms that are shown with a colour or a picture. */
+  looks: TermLook[];
 }
 
 /**
@@ -80,5 +83,6 @@ export function dryRunOfQuestion(
     effects: matchEffects(index, query),
     moves: rankMoves(index, query, answered),
     specimens: specimensOf(index, lens),
+    looks: termLooks(index, lens),
   };
 }

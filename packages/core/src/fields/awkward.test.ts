@@ -1,10 +1,10 @@
-import { decimalOf, readNumber } from './numbers.js';
-import { readDay, readMoment } from './dates.js';
+import { decimalOf, readNumber } from './values/numbers.js';
+import { readDay, readMoment } from './values/dates.js';
 import { discoverFields } from './discover.js';
-import { monthNumber } from './months.js';
-import { isParting } from './parting.js';
-import { readPosts } from './read-posts.js';
-import { readBoolean } from './yes-or-no.js';
+import { monthNumber } from './values/months.js';
+import { isParting } from './values/parting.js';
+import { readPosts } from './read/read-posts.js';
+import { readBoolean } from './values/yes-or-no.js';
 import type { Field } from '../model/post.js';
 
 /** Columns as they come in the wild: what each is, and some of its values as they are read. */
@@ -190,7 +190,7 @@ test('days that are none are none, however they are written', () => {
 });
 
 test('yes and no are whole words', () => {
-  expect(['yes', 'NO', ' sì ', 'nope', 'ja!', '1', '', 'x'].map(readBoolean)).toEqual([
+  expect(['yes', 'NO', ' sì ', 'nope', 'ja!', '1', '', 'x'].map((text) => readBoolean(text))).toEqual([
     true,
     false,
     true,

@@ -49,6 +49,9 @@ export class FieldDescriber {
   }
 }
 
+/** Values shown of a field. */
+export const samplesShown = 6;
+
 /** What is counted of one field. */
 class FieldStatistics {
   readonly #counts = new Map<string | number | boolean, number>();
@@ -70,7 +73,7 @@ class FieldStatistics {
 
   describe(terms: readonly Term[]): FieldDescription {
     const labels = new Map(terms.map((term) => [term.slug, term.label]));
-    const samples = commonest(this.#counts, 6).map((value) =>
+    const samples = commonest(this.#counts, samplesShown).map((value) =>
       (typeof value === 'string' ? (labels.get(value) ?? value) : String(value)).slice(0, 160),
     );
     return { ...this.field, filled: this.#filled, distinct: this.#counts.size, samples, spread: this.#spread() };
@@ -99,7 +102,7 @@ class FieldStatistics {
 }
 
 /** The keys with the highest counts, highest first, without sorting all of them. */
-function commonest<K>(counts: ReadonlyMap<K, number>, most: number): K[] {
+export function commonest<K>(counts: ReadonlyMap<K, number>, most: number): K[] {
   const found: [K, number][] = [];
   for (const entry of counts) {
     let at = found.length;

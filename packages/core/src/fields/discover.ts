@@ -1,17 +1,23 @@
 import { plainField, type Field, type FieldRole, type FieldType } from '../model/post.js';
 import { fold, humanise } from '../text/slug.js';
 import { own } from '../text/own.js';
-import { cellText, cellTexts, isEmpty, type RawRecord, type Records } from './cell.js';
-import { isSinceEpoch, readDay, readMoment } from './dates.js';
-import { decimalOf, readNumber, type Decimal } from './numbers.js';
-import { isParting } from './parting.js';
-import { readBoolean } from './yes-or-no.js';
+import { privateWords } from './private.js';
+import { keyOfObjects, relateFields } from './relations.js';
+import { cellText, cellTexts, isEmpty, isObject, nameKeys, type RawRecord, type Records } from './read/cell.js';
+import { isSinceEpoch, readDay, readMoment } from './values/dates.js';
+import { isNested } from './read/tree.js';
+import { decimalOf, readNumber, type Decimal } from './values/numbers.js';
+import { unitOf, withoutUnit } from './values/units.js';
+import { isParting } from './values/parting.js';
+import { readBoolean } from './values/yes-or-no.js';
 
 /** Records looked at to tell a field's type. More would not change the answer, only the wait. */
 const sampleSize = 5000;
 
 interface Column {
   key: string;
+  /** What its objects go by, where that is not what most do. */
+  by: string | undefined;
   /** Raw values that are not empty. */
   raw: unknown[];
   texts: string[];
@@ -24,47 +30,81 @@ interface Column {
  * @param records  as read from a file; values of any JSON kind
  */
 export function discoverFields(records: Records): Field[] {
-  const columns = columnsOf(records);
+  const sample = sampleOf(records);
+  const columns = columnsOf(records, sample);
   const fields = columns.map(fieldOf);
   giveRoles(fields, columns);
-  return fields;
+  return relateFields(leavePrivate(fields, columns), sample, records);
 }
 
-function columnsOf(records: Records): Column[] {
-  const step = Math.max(1, Math.floor(records.length / sampleSize));
-  const sample: RawRecord[] = [];
-  const keys = new Set(records.names);
-  let i = 0;
-  for (const record of records) {
-    if (i++ % step === 0) sample.push(record);
-    if (!records.names) for (const key of Object.keys(record)) keys.add(key);
-  }
-  return [...keys].map((key) => {
-    const raw = sample.map((record) => own(record, key)).filter((value) => !isEmpty(value));
-    const texts = raw.map(cellText);
-    return { key, raw, texts, distinct: new Set(texts).size, records: sample.length };
+/** What people are reached by is left out until someone asks for it; an id or a title is no secret. */
+function leavePrivate(fields: readonly Field[], columns: readonly Column[]): Field[] {
+  return fields.map((field, i) => {
+    const because = field.role === null || field.role === 'author' ? privateWords(field.key, columns[i]!.texts) : null;
+    return because === null ? field : { ...field, type: 'text', role: null, left: true, because };
   });
 }
 
+/** Some of the records, evenly spread. */
+function sampleOf(records: Records): RawRecord[] {
+  const step = Math.max(1, Math.floor(records.length / sampleSize));
+  const sample: RawRecord[] = [];
+  let i = 0;
+  for (const record of records) if (i++ % step === 0) sample.push(record);
+  return sample;
+}
+
+function columnsOf(records: Records, sample: readonly RawRecord[]): Column[] {
+  const keys = new Set(records.names);
+  if (!records.names) for (const record of records) for (const key of Object.keys(record)) keys.add(key);
+  return [...keys].map((key) => {
+    const raw = sample.map((record) => own(record, key)).filter((value) => !isEmpty(value));
+    const by = keyIn(raw);
+    const texts = raw.map((one) => cellText(one, by));
+    return { key, by, raw, texts, distinct: new Set(texts).size, records: sample.length };
+  });
+}
+
+/** What the objects of a column go by; undefined where there are none, or where they have a name. */
+function keyIn(raw: readonly unknown[]): string | undefined {
+  const objects = raw.flat().filter(isObject);
+  const isNamed = (one: RawRecord) => nameKeys.some((key) => !isEmpty(own(one, key)));
+  return objects.length === 0 || objects.some(isNamed) ? undefined : keyOfObjects(objects);
+}
+
+/** Whether values come as lists of several, and not only as lists of one. */
+function isListed({ raw }: Column): boolean {
+  return raw.some((one) => Array.isArray(one) && one.length > 1);
+}
+
 function fieldOf(column: Column): Field {
-  const base = plainField(column.key, humanise(column.key));
+  const base = { ...plainField(column.key, humanise(column.key)), ...(column.by !== undefined && { by: column.by }) };
   if (column.raw.length === 0) return base;
-  if (column.raw.some(Array.isArray)) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
+  if (isNested(column.raw)) return { ...base, type: 'terms', multiple: column.raw.some(Array.isArray), tree: true };
+  const isList = column.raw.some(Array.isArray);
+  if (isListed(column)) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
+  const unit = unitOf(column.texts);
+  const figures = unit === undefined ? column.texts : column.texts.map((text) => withoutUnit(text, unit));
   const isNumeric = (text: string) => readNumber(text, '.') !== null || readNumber(text, ',') !== null;
-  const decimal = atLeast(0.95, column.texts, isNumeric) ? decimalOf(column.texts) : '.';
-  const plain = plainType(column, decimal);
-  if (plain) return { ...base, type: plain, ...(plain === 'number' && decimal === ',' && { decimal }) };
+  const decimal = atLeast(0.95, figures, isNumeric) ? decimalOf(figures) : '.';
+  const plain = plainType(column, decimal, unit);
+  if (plain === 'number') {
+    return { ...base, type: plain, ...(decimal === ',' && { decimal }), ...(unit !== undefined && { unit }) };
+  }
+  if (plain) return { ...base, type: plain };
+  if (isList) return { ...base, type: 'terms', multiple: true, ...pathOf(column, null) };
   return { ...base, ...termsOf(column) };
 }
 
 /** The type of a field that holds no terms; null when it may hold some. */
-function plainType(column: Column, decimal: Decimal): FieldType | null {
+function plainType(column: Column, decimal: Decimal, unit: string | undefined): FieldType | null {
   const most = (share: number, reads: (text: string, raw: unknown) => boolean) =>
     atLeast(share, column.texts, (text, i) => reads(text, column.raw[i]));
-  if (most(1, (_, raw) => readBoolean(raw) !== null)) return 'boolean';
+  const plainRaw = (text: string, raw: unknown) => (typeof raw === 'object' ? text : raw);
+  if (most(1, (text, raw) => readBoolean(plainRaw(text, raw)) !== null)) return 'boolean';
   // what computers count from 1970 on is a number like any, unless it is called a time
   if (timeNames.test(column.key) && most(1, isSinceEpoch)) return 'datetime';
-  if (most(0.95, (_, raw) => readNumber(raw, decimal) !== null)) return 'number';
+  if (most(0.95, (text, raw) => readNumber(plainRaw(text, raw), decimal, unit) !== null)) return 'number';
   // a date field stays one with a few slips in it: they are shown as findings, not as a reason to give up
   const isDay = (text: string) => readDay(text, true) !== null || readDay(text, false) !== null;
   // long figures are telephone numbers and keys as well
@@ -76,9 +116,13 @@ function plainType(column: Column, decimal: Decimal): FieldType | null {
   return null;
 }
 
-/** Whether at least a share of some texts is something. It is given up as soon as too many are not. */
+/**
+ * Whether at least a share of some texts is something; of a few texts, all but a lonely one. It is given up as soon as too
+ * many are not.
+ */
 function atLeast(share: number, texts: readonly string[], is: (text: string, i: number) => boolean): boolean {
-  let left = Math.floor(texts.length * (1 - share) + 1e-9);
+  const isFew = share < 1 && texts.length >= (share < 0.9 ? 4 : 10);
+  let left = Math.max(isFew ? 1 : 0, Math.floor(texts.length * (1 - share) + 1e-9));
   for (let i = 0; i < texts.length; i++) if (!is(texts[i]!, i) && left-- === 0) return false;
   return true;
 }
@@ -139,9 +183,9 @@ function pathOf(column: Column, separator: string | null): Pick<Field, 'tree' | 
 }
 
 /** The values that cells hold, where a sign parts several. */
-function piecesOf({ raw, texts }: Column, separator: string | null): string[] {
+function piecesOf({ raw, texts, by }: Column, separator: string | null): string[] {
   if (separator === null && !raw.some(Array.isArray)) return texts;
-  return raw.flatMap((one) => cellTexts(one, separator));
+  return raw.flatMap((one) => cellTexts(one, separator, by));
 }
 
 function averageLength(texts: readonly string[]): number {
@@ -177,7 +221,11 @@ const roleTypes: Record<FieldRole, readonly FieldType[]> = {
 function giveRoles(fields: Field[], columns: readonly Column[]): void {
   const free = (role: FieldRole) => !fields.some((field) => field.role === role);
   const fits = (field: Field, role: FieldRole) => field.role === null && roleTypes[role].includes(field.type);
-  const unique = (i: number) => columns[i]!.distinct === columns[i]!.records;
+  // one that comes twice among many is a slip, and told
+  const unique = (i: number) => {
+    const { distinct, raw, records } = columns[i]!;
+    return raw.length === records && records - distinct <= Math.max(records > 3 ? 1 : 0, records * 0.05);
+  };
   for (const [role, name] of roleNames) {
     const i = fields.findIndex((field, i) => name.test(field.key) && fits(field, role) && (role !== 'id' || unique(i)));
     if (i < 0) continue;

@@ -1,10 +1,11 @@
 import { plainText } from '../text/plain-text.js';
 import { slugify } from '../text/slug.js';
-import { readNumber } from './numbers.js';
-import { readDay, readMoment } from './dates.js';
+import { readNumber } from './values/numbers.js';
+import { readDay, readMoment } from './values/dates.js';
 import { describeFields } from './describe.js';
 import { discoverFields } from './discover.js';
-import { readPosts } from './read-posts.js';
+import { findFindings } from '../../test/findings.js';
+import { readPosts } from './read/read-posts.js';
 
 const rows = Array.from({ length: 12 }, (_, i) => ({
   note_id: `n-${i}`,
@@ -70,20 +71,9 @@ test('makes a tree of paths, each term once, and says what it could not read', (
     { slug: 'reedbed', label: 'Reedbed', parent: 'wetland' },
     { slug: 'mudflat', label: 'Mudflat', parent: 'shore' },
   ]);
-  expect(reading.findings).toContainEqual({
-    code: 'unreadable-values',
-    field: 'observed',
-    posts: 1,
-    values: ['late May'],
-    text: 'One date cannot be read.',
-  });
-  expect(reading.findings).toContainEqual({
-    code: 'gaps',
-    field: 'height',
-    posts: 1,
-    values: [],
-    text: 'One post has nothing here.',
-  });
+  const found = findFindings(rows).map(({ id, posts, values, text }) => [id, posts, values, text]);
+  expect(found).toContainEqual(['unreadable-values~observed', 1, ['late May'], 'One date cannot be read.']);
+  expect(found).toContainEqual(['gaps~height', 1, [], 'One post has nothing here.']);
 });
 
 test('finds spellings that may be one term', () => {
@@ -92,14 +82,8 @@ test('finds spellings that may be one term', () => {
     kind,
   }));
   const reading = readPosts(records, discoverFields(records));
-  expect(reading.findings).toEqual([
-    {
-      code: 'near-twins',
-      field: 'kind',
-      posts: 0,
-      values: ['Mudflat', 'mudflat', 'Mud flat'],
-      text: '3 spellings may be one term.',
-    },
+  expect(findFindings(records).map(({ code, posts, values, text }) => [code, posts, values, text])).toEqual([
+    ['near-twins', 2, ['Mudflat', 'mudflat', 'Mud flat'], '3 spellings may be one term.'],
   ]);
   expect(reading.taxonomies.kind!.map((term) => term.slug)).toEqual(['mudflat', 'mudflat-2', 'mud-flat', 'reed']);
 });

@@ -12,6 +12,7 @@ import { radios } from './radios/radios.js';
 import { searchKind } from './search/search.js';
 import { steps } from './steps/steps.js';
 import { switchKind } from './switch/switch.js';
+import { timeRange } from './time-range/time-range.js';
 import { tree } from './tree/tree.js';
 
 /** Every kind of facet by its name. All that depends on which kinds there are is derived from here. */
@@ -26,6 +27,7 @@ export const kinds = {
   switch: switchKind,
   search: searchKind,
   'date-range': dateRange,
+  'time-range': timeRange,
   'number-range': numberRange,
   favourites,
 };

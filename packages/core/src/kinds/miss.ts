@@ -2,7 +2,7 @@
 export interface Miss {
   /** Days, units of a number, steps in a tree, or letters of a word; null when the post has nothing to measure by. */
   by: number | null;
-  unit: 'days' | 'units' | 'steps' | 'letters';
+  unit: 'days' | 'minutes' | 'units' | 'steps' | 'letters';
   /** The value of the post that comes nearest. */
   nearest: string | null;
 }

@@ -1,6 +1,6 @@
 import { makePart, type CardPart, type PartName } from '../card/parts.js';
 import { kindOf } from '../kinds/kinds.js';
-import { fieldWithRole, type Field } from '../model/post.js';
+import { fieldWithRole, holdsTerms, type Field } from '../model/post.js';
 import type { Lens } from './lens.js';
 
 /** What a card shows: the lens's own parts, or, while it has none, what the fields' roles suggest. */
@@ -16,7 +16,7 @@ export function cardParts(lens: Lens, fields: readonly Field[]): CardPart[] {
 export function suggestCard(fields: readonly Field[], facetFields: readonly string[]): CardPart[] {
   const part = (show: PartName, field: Field | undefined): CardPart[] =>
     field ? [makePart({ show, field: field.key })] : [];
-  const terms = fields.filter((field) => field.type === 'terms' && facetFields.includes(field.key)).slice(0, 2);
+  const terms = fields.filter((field) => holdsTerms(field) && facetFields.includes(field.key)).slice(0, 2);
   return [
     ...part('picture', fieldWithRole(fields, 'image')),
     ...part('date', fieldWithRole(fields, 'published')),

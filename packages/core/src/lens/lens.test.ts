@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { field, lensOf } from '../../test/arbitrary.js';
 import { describeFields, type FieldDescription } from '../fields/describe.js';
 import { discoverFields } from '../fields/discover.js';
-import { readPosts } from '../fields/read-posts.js';
+import { readPosts } from '../fields/read/read-posts.js';
 import { buildIndex } from '../engine/index/build.js';
 import { lensSchema, readLens } from './lens.js';
 import { plainField } from '../model/post.js';

@@ -1,7 +1,7 @@
 import type { FieldDescription } from '../fields/describe.js';
 import { maxAddressName, maxLabel } from '../kinds/common.js';
 import { facetKinds, kinds, type FacetKind } from '../kinds/kinds.js';
-import type { Field, FieldRole } from '../model/post.js';
+import { hasTerms, holdsTerms, type Field, type FieldRole } from '../model/post.js';
 import { isInherited } from '../text/own.js';
 import { SlugMaker } from '../text/slug.js';
 import { suggestCard } from './card.js';
@@ -11,6 +11,7 @@ interface ProposedFacet {
   kind: FacetKind;
   field?: string;
   fields?: string[];
+  endField?: string;
   label: string;
 }
 
@@ -50,11 +51,14 @@ export function proposeLens(fields: readonly FieldDescription[]): object {
   const keys = new FacetKeys(['sort', 'page']);
   const suitable = suitableFields(fields);
   const isShort = (field: FieldDescription) => field.tree || field.distinct <= fewTerms;
-  const ofTerms = suitable.filter((field) => field.type === 'terms' || field.type === 'boolean');
+  const ofTerms = suitable.filter((field) => hasTerms(field));
   // short lists are read at a glance, so they come before those that are typed in
   const terms = [...ofTerms.filter(isShort), ...ofTerms.filter((field) => !isShort(field))].slice(0, mostFacets);
   const numbers = suitable.filter((field) => field.type === 'number').slice(0, mostNumbers);
-  const days = suitable.filter((field) => field.type === 'date' || field.type === 'datetime').slice(0, 1);
+  const ends = new Set(fields.map(({ end }) => end));
+  const days = suitable
+    .filter((field) => (field.type === 'date' || field.type === 'datetime') && !ends.has(field.key))
+    .slice(0, 1);
   const found = [...terms, ...numbers, ...days];
   const chosen = found.length > 0 ? found : lastResort(fields);
   const facets = [...proposeSearch(fields, keys), ...chosen.map((field) => proposeFacet(field, keys))];
@@ -89,7 +93,7 @@ export function suitableFields(fields: readonly FieldDescription[]): FieldDescri
     if (field.distinct < 2) return false;
     if (field.type === 'date' || field.type === 'datetime') return true;
     if (field.role !== null && field.role !== 'author') return false;
-    if (field.type === 'terms') return field.tree || field.distinct <= manyTerms;
+    if (holdsTerms(field)) return field.tree || field.distinct <= manyTerms;
     return field.type === 'boolean' || measures(field);
   });
 }
@@ -108,17 +112,14 @@ function measures({ type, key, distinct, filled, spread }: FieldDescription): bo
 /** What a facet is made of where nothing suits well, so that a first lens is never without one. */
 function lastResort(fields: readonly FieldDescription[]): FieldDescription[] {
   const any = fields.filter(({ role, distinct }) => role !== 'id' && distinct >= 2);
-  const best =
-    any.find(({ type }) => type === 'terms' || type === 'boolean') ?? any.find(({ type }) => type === 'number');
+  const best = any.find(hasTerms) ?? any.find(({ type }) => type === 'number');
   return best ? [best] : [];
 }
 
 /** Fields a facet can be made of, if one asks for it: also those with more terms than a first lens should start with. */
 export function usableFields(fields: readonly FieldDescription[]): FieldDescription[] {
   const suitable = new Set(suitableFields(fields));
-  return fields.filter(
-    (field) => suitable.has(field) || ((field.type === 'terms' || isName(field)) && field.distinct > 1),
-  );
+  return fields.filter((field) => suitable.has(field) || ((holdsTerms(field) || isName(field)) && field.distinct > 1));
 }
 
 /** Whether a field is a name by which things are looked up: a title, an author, a text that is nothing else. */
@@ -129,7 +130,9 @@ function isName({ type, role }: Field): boolean {
 /** The facet a field is best shown as. */
 export function proposeFacet(field: FieldDescription, keys: FacetKeys): ProposedFacet {
   const label = field.label.slice(0, maxLabel);
-  return { key: keys.make(field.key), kind: suitingKind(field).kind, field: field.key, label };
+  const { kind } = suitingKind(field);
+  const lasts = field.end !== undefined && kinds[kind].hasEnds ? { endField: field.end } : {};
+  return { key: keys.make(field.key), kind, field: field.key, ...lasts, label };
 }
 
 /** The kind of facet that suits a field, and why in a few words. */

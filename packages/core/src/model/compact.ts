@@ -49,7 +49,7 @@ export interface NumberCut {
 
 /** What an answer holds of a range, beside what is chosen: its steps follow from its bounds. */
 export interface CompactRange<V> {
-  of: V extends string ? 'days' : 'numbers';
+  of: V extends string ? 'days' | 'times' : 'numbers';
   selected: { from: V | null; to: V | null } | null;
   bounds: { from: V; to: V } | null;
   /** As for options. */

@@ -8,6 +8,8 @@ export type Selection =
   | { type: 'posts'; ids: string[] }
   /** Calendar days `YYYY-MM-DD`, both included; null is an open end. Never both null. */
   | { type: 'days'; from: string | null; to: string | null }
+  /** Minutes of the lens's zone, `YYYY-MM-DDTHH:MM`, likewise. */
+  | { type: 'times'; from: string | null; to: string | null }
   | { type: 'numbers'; from: number | null; to: number | null };
 
 /** The terms a selection names: of a switch, yes or no. */

@@ -19,10 +19,12 @@ const entities: Record<string, string> = {
  * like any other.
  */
 export function plainText(html: string): string {
-  return withoutTags(html)
-    .replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]+);/gi, (whole, name: string) => character(name) ?? whole)
-    .replace(/\s+/g, ' ')
-    .trim();
+  return decodeEntities(withoutTags(html)).replace(/\s+/g, ' ').trim();
+}
+
+/** A text with what HTML writes as `&amp;` or `&#38;` as the characters those are. */
+export function decodeEntities(text: string): string {
+  return text.replace(/&(#x[0-9a-f]{1,6}|#\d{1,7}|[a-z]+);/gi, (whole, name: string) => character(name) ?? whole);
 }
 
 /**

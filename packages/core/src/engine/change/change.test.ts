@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { asked, field } from '../../../test/arbitrary.js';
 import { answer } from '../../answer/answer.js';
-import type { Collection, Post } from '../../model/post.js';
+import type { Collection, Post, Term } from '../../model/post.js';
+import { changeTaxonomy } from '../../fields/taxonomy/change-taxonomy.js';
+import type { TermChange } from '../../fields/taxonomy/term-change.js';
 import { changeIndex } from './change.js';
 import { buildIndex } from '../index/build.js';
 import type { PostIndex } from '../index/post-index.js';
@@ -143,3 +145,43 @@ test('fields may be added and taken away, and days may turn out to be none', () 
 function allPosts(index: PostIndex): Post[] {
   return Array.from({ length: index.size }, (_, p) => index.postAt(p));
 }
+
+test('after terms were called otherwise, merged, moved and deleted an index is as if built from nothing', () => {
+  const steps = fc.array(
+    fc.record({
+      does: fc.constantFrom('rename', 'merge', 'move', 'remove', 'hide'),
+      of: fc.constantFrom('habitat', 'kind'),
+      one: fc.nat(),
+      other: fc.nat(),
+    }),
+    { minLength: 1, maxLength: 4 },
+  );
+  fc.assert(
+    fc.property(asked, steps, ({ collection, query }, all) => {
+      const old = buildIndex(collection);
+      answer(old, query);
+      for (const key of ['habitat', 'kind']) old.column(key);
+      const taxonomies: Record<string, Term[]> = { ...collection.taxonomies };
+      for (const { does, of, one, other } of all) {
+        const terms = taxonomies[of]!;
+        const living = terms.filter(({ gone }) => !gone);
+        if (living.length === 0) continue;
+        const [term, into] = [living[one % living.length]!.slug, living[other % living.length]!.slug];
+        const change = {
+          rename: { does: 'rename', term, label: `Tern ${other}`, slug: `s${one}-${other}` },
+          merge: { does: 'merge', from: [term], into },
+          move: { does: 'move', term, parent: other % 2 === 0 ? null : into, position: 0 },
+          remove: { does: 'remove', term },
+          hide: { does: 'hide', term, hidden: true },
+        }[does] as TermChange;
+        taxonomies[of] = changeTaxonomy(terms, change).terms ?? terms;
+      }
+      const changed = changeIndex(old, { upsert: [], remove: [], taxonomies });
+      const built = buildIndex({ ...collection, taxonomies });
+      expect(allPosts(changed)).toEqual(allPosts(built));
+      for (const { fields } of old.texts) expect(changed.text(fields)).toEqual(built.text(fields));
+      expect(answer(changed, query)).toEqual(answer(built, query));
+    }),
+    { numRuns: 300 },
+  );
+});

@@ -1,22 +1,15 @@
-import { finished } from '../base/steps.js';
-import { fieldWithRole, type Field, type Post, type Term } from '../../model/post.js';
-import { mergeTexts } from '../words/merge-texts.js';
-import { indexTexts } from '../words/text-index.js';
+import { finished, type Steps } from '../base/steps.js';
+import { fieldWithRole, holdsTerms, type Field, type Post, type Term } from '../../model/post.js';
 import { packValues } from '../store/pack-values.js';
-import {
-  inOrder,
-  newNumbers,
-  gatherMapOf,
-  type InOrder,
-  type NewNumbers,
-  type GatherMap,
-} from '../store/gather-map.js';
+import { inOrder, newNumbers, gatherMapOf, type NewNumbers, type GatherMap } from '../store/gather-map.js';
 import { packPosts } from '../store/post-packer.js';
 import { newestFirst, postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
 import { compareTexts, pickTexts, textAt } from '../store/texts.js';
-import { pickValues, renumberTerms, type Values } from '../store/values.js';
+import { pickValues, type Values } from '../store/values.js';
 import { changeTermColumn, movesOf } from './change-term-column.js';
+import { changeText } from './change-text.js';
+import { hasSameSlugs, renamedTerms, renumbered, reshaped } from './reshape.js';
 import { keysOf, mergeOrder } from '../store/merge-order.js';
 import { PostIndex, type KeptText } from '../index/post-index.js';
 import { own } from '../../text/own.js';
@@ -37,19 +30,27 @@ export interface Change {
  * Makes the index after a change out of the one before: the same as building it from nothing, in less time. What did
  * not change is copied column by column, the columns of terms that were made are taken over, and only texts that are new
  * are cut into words. The old index stays as it is.
- * No route or screen leads here yet; the one that shows it will.
  */
 export function changeIndex(old: PostIndex, change: Change): PostIndex {
+  return finished(prepareChange(old, change));
+}
+
+/** The same, a field at a time. */
+export function* prepareChange(old: PostIndex, change: Change): Steps<PostIndex> {
   const fields = change.fields ?? old.fields;
   const taxonomies = change.taxonomies ?? old.taxonomies;
   const lists = new Map(fields.map((field) => [field.key, termListOf(field, own(taxonomies, field.key))]));
+  if (isOfTermsAlone(old, change)) return reshaped(old, taxonomies, lists);
   const termsOf = (key: string) => lists.get(key) ?? null;
   // the last of several under one id counts, as if they had come one after the other
   const upsert = [...new Map(change.upsert.map((post) => [post.id, post])).values()];
   const added = packPosts(fields, termsOf, upsert);
   const kept = keptPosts(old, added, change.remove);
-  const before = new Map(fields.map((field) => [field.key, valuesBefore(old, field, termsOf)]));
-
+  const before = new Map<string, Values>();
+  for (const field of fields) {
+    before.set(field.key, valuesBefore(old, field, termsOf));
+    yield;
+  }
   const published = fieldWithRole(fields, 'published');
   const gatherMap =
     inOldOrder(old, added, kept, published) ??
@@ -57,15 +58,24 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   const numbers = newNumbers(old.size, added.size, gatherMap);
   const valuesOf = (key: string) =>
     pickValues(before.get(key)!, added.values.get(key)!, gatherMap, termsOf(key)?.terms.length ?? 0);
+  const values = new Map<string, Values>();
+  for (const { key } of fields) {
+    values.set(key, valuesOf(key));
+    yield;
+  }
   const store: PostStore = {
     size: gatherMap.rows.length,
     ids: pickTexts(old.store.ids, added.ids, gatherMap),
     byId: mergeIds(old, added, numbers),
-    values: new Map(fields.map((field) => [field.key, valuesOf(field.key)])),
+    values,
   };
   const bare = new PostIndex(fields, taxonomies, store);
   const ordered = inOrder(gatherMap);
-  const texts = sameLabels(old, bare) ? old.texts.map((text) => changeText(text, bare, ordered)) : [];
+  const texts: KeptText[] = [];
+  for (const text of old.texts) {
+    if (!readsAlike(text, old, bare)) continue;
+    texts.push({ fields: text.fields, text: yield* changeText(text, bare, ordered) });
+  }
   const now = new PostIndex(fields, taxonomies, store, texts, old.arenaFrom);
   const moves = movesOf(ordered, numbers);
   for (const [key, column] of moves ? old.columns : []) {
@@ -77,11 +87,18 @@ export function changeIndex(old: PostIndex, change: Change): PostIndex {
   return now;
 }
 
+/** Whether the posts stay as they are, in their order, and only what their terms are is another. */
+function isOfTermsAlone(old: PostIndex, { upsert, remove, fields }: Change): boolean {
+  if (upsert.length > 0 || remove.length > 0 || fields) return false;
+  // posts stand in the order of what was published when
+  return !old.fields.some((field) => field.role === 'published' && holdsTerms(field));
+}
+
 /** Whether a field has the terms it had, one under the other as they were. */
 function sameTerms(old: PostIndex, now: PostIndex, key: string): boolean {
   const [before, after] = [old.termList(key), now.termList(key)];
   if (!before || !after || old.field(key)?.type !== now.field(key)?.type) return false;
-  return sameSlugs(before.terms, after.terms) && before.parents.every((parent, t) => parent === after.parents[t]);
+  return hasSameSlugs(before.terms, after.terms) && before.parents.every((parent, t) => parent === after.parents[t]);
 }
 
 /** Numbers of the old posts that stay, ascending: those that are not removed, nor come anew. */
@@ -145,13 +162,7 @@ function valuesBefore(old: PostIndex, field: Field, termsOf: (key: string) => Re
     return packValues(field, new Array<Post>(old.size).fill(nobody), termsOf(field.key));
   }
   const [from, to] = [old.termList(field.key), termsOf(field.key)];
-  if (!from || !to || sameSlugs(from.terms, to.terms)) return values;
-  const numbers = Int32Array.from(from.terms, (term) => to.numbers.get(term.slug) ?? -1);
-  return renumberTerms(values, numbers, to.terms.length);
-}
-
-function sameSlugs(a: readonly Term[], b: readonly Term[]): boolean {
-  return a.length === b.length && a.every((term, i) => term.slug === b[i]!.slug);
+  return !from || !to || hasSameSlugs(from.terms, to.terms) ? values : renumbered(values, from, to);
 }
 
 /**
@@ -180,25 +191,8 @@ function mergeIds(old: PostIndex, added: PostStore, { ofOld, ofAdded }: NewNumbe
 }
 
 /** Whether terms read the same, so that the words of posts that carry them stand. */
-function sameLabels(old: PostIndex, now: PostIndex): boolean {
-  return old.texts.every(({ fields }) =>
-    fields.every(({ key }) => {
-      const [before, after] = [old.termList(key)?.terms ?? [], now.termList(key)?.terms ?? []];
-      const labels = new Map(after.map((term) => [term.slug, term.label]));
-      return (
-        old.field(key)?.type === now.field(key)?.type && before.every((term) => labels.get(term.slug) === term.label)
-      );
-    }),
+function readsAlike({ fields }: KeptText, old: PostIndex, now: PostIndex): boolean {
+  return fields.every(
+    ({ key }) => old.field(key)?.type === now.field(key)?.type && !renamedTerms(old, key, now.termList(key)),
   );
-}
-
-/** Cuts the words of added posts and takes over those of all others. */
-function changeText({ fields, text: old }: KeptText, now: PostIndex, { gatherMap, addedAt }: InOrder): KeptText {
-  const added = finished(
-    indexTexts(
-      addedAt.length,
-      fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) })),
-    ),
-  );
-  return { fields, text: mergeTexts(old, added, gatherMap) };
 }

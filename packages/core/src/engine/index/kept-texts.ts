@@ -14,6 +14,12 @@ export interface KeptText {
   text: TextIndex;
 }
 
+/** A word index that can be made out of another, once it is asked for. */
+export interface PendingText {
+  fields: readonly WeighedField[];
+  make: () => Steps<TextIndex>;
+}
+
 /** Word indexes that are kept: each takes about as much room as all else. A lens may have as many searches. */
 export const textsKept = 8;
 
@@ -21,9 +27,15 @@ export const textsKept = 8;
 export class KeptTexts {
   readonly #texts = new Lru<string, KeptText>(textsKept);
 
-  /** @param ready  those that are there already */
-  constructor(ready: readonly KeptText[]) {
+  readonly #pending: Map<string, PendingText>;
+
+  /**
+   * @param ready    those that are there already
+   * @param pending  those that are made out of others
+   */
+  constructor(ready: readonly KeptText[], pending: readonly PendingText[] = []) {
     for (const kept of ready) this.#texts.put(JSON.stringify(kept.fields), kept);
+    this.#pending = new Map(pending.map((one) => [JSON.stringify(one.fields), one]));
   }
 
   get all(): readonly KeptText[] {
@@ -46,13 +58,18 @@ export class KeptTexts {
     const alike = this.all.find(
       (kept) => kept.fields.length === fields.length && kept.fields.every(({ key }, i) => key === fields[i]!.key),
     );
-    const steps = alike ? reweigh(alike.text, weights) : indexTexts(size, readers);
+    const pending = this.#pending.get(name);
+    const steps = alike ? reweigh(alike.text, weights) : (pending?.make() ?? indexTexts(size, readers));
     for (;;) {
       const kept = this.#texts.get(name);
       if (kept) return kept.text;
       const { done, value } = steps.next();
-      if (done) this.#texts.put(name, { fields, text: value });
-      else yield;
+      if (!done) {
+        yield;
+        continue;
+      }
+      this.#texts.put(name, { fields, text: value });
+      this.#pending.delete(name);
     }
   }
 }

@@ -1,4 +1,3 @@
-import { zoneDays } from '../../dates/zone.js';
 import { plainField, type Field, type Post, type Term, type Value } from '../../model/post.js';
 import { searchText, type TextIndex } from '../words/text-index.js';
 import { Arena } from '../kernel/arena.js';
@@ -7,7 +6,8 @@ import { termListOf, type TermList } from '../store/term-list.js';
 import { packTexts } from '../store/text-packer.js';
 import { textAt } from '../store/texts.js';
 import { noWhole, numbersOf, valueAt, type Values } from '../store/values.js';
-import { KeptTexts, type KeptText, type WeighedField } from './kept-texts.js';
+import { daysIn, minutesIn } from './ordered-values.js';
+import { KeptTexts, type KeptText, type PendingText, type WeighedField } from './kept-texts.js';
 import { orderByKeys, sortKeys, type SortKey } from '../store/order.js';
 import { buildPostRows, type PostRows, type RowColumn } from '../columns/post-rows.js';
 import { buildSortedColumn, buildWholeColumn, type SortedColumn } from '../columns/sorted-column.js';
@@ -16,7 +16,7 @@ import { finished, type Steps } from '../base/steps.js';
 import { adoptRows, buildTermColumn, buildValueColumn, type TermColumn } from '../columns/term-column.js';
 import { own } from '../../text/own.js';
 
-export { textsKept, type KeptText, type WeighedField } from './kept-texts.js';
+export { textsKept, type KeptText, type PendingText, type WeighedField } from './kept-texts.js';
 
 /** How often room is made for rows; made more often, they are walked without the kernel. */
 const rowsMeant = 3;
@@ -45,6 +45,7 @@ export class PostIndex {
 
   /**
    * @param texts      word indexes that are ready
+   * @param pending    word indexes that are made out of others when they are asked for
    * @param arenaFrom  posts from which the kernel is called in: fewer are counted in no time without
    */
   constructor(
@@ -53,9 +54,10 @@ export class PostIndex {
     readonly store: PostStore,
     texts: readonly KeptText[] = [],
     readonly arenaFrom = 20_000,
+    pending: readonly PendingText[] = [],
   ) {
     this.#byKey = new Map(fields.map((field) => [field.key, field]));
-    this.#texts = new KeptTexts(texts);
+    this.#texts = new KeptTexts(texts, pending);
   }
 
   get size(): number {
@@ -203,16 +205,17 @@ export class PostIndex {
    */
   days(key: string, zone: string, orElse?: string): SortedColumn {
     return this.#ordered(zone, key, orElse, () => {
-      const days = zoneDays(zone);
       const ofDays = orElse === undefined && this.#wholes(key, 'days');
       if (ofDays) return ofDays;
-      return this.#sorted(key, orElse, (values) => {
-        if (values?.form === 'days') return numbersOf(values);
-        if (values?.form !== 'texts') return null;
-        const { texts } = values;
-        return Float64Array.from({ length: this.size }, (_, p) => days.dayOf(textAt(texts, p)) ?? NaN);
-      });
+      return this.#sorted(key, orElse, (values) => daysIn(values, this.size, zone));
     });
+  }
+
+  /** The minutes of a field of date-times by the clock of a zone; `orElse` as for days. */
+  minutes(key: string, zone: string, orElse?: string): SortedColumn {
+    return this.#ordered(`${zone} to the minute`, key, orElse, () =>
+      this.#sorted(key, orElse, (values) => minutesIn(values, this.size, zone)),
+    );
   }
 
   /** The numbers of a field; `orElse` as for days. */

@@ -18,6 +18,7 @@ const noTerms = termList([]);
 export function packerOf({ key, type }: Field, terms: TermList | null, size: number): Packer {
   switch (type) {
     case 'terms':
+    case 'reference':
       return new TermPacker(key, terms ?? noTerms, size);
     case 'boolean':
       return new FlagPacker(key, size);

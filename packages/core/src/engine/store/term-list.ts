@@ -1,4 +1,4 @@
-import type { Field, Term } from '../../model/post.js';
+import { holdsTerms, livingTerms, type Field, type Term } from '../../model/post.js';
 
 /** The terms of a field, numbered. */
 export interface TermList {
@@ -18,7 +18,7 @@ const yesAndNo: readonly Term[] = [
 /** The terms of a field of terms or of yes and no; null for any other, which facets by its values. */
 export function termListOf(field: Field, taxonomy: readonly Term[] | undefined): TermList | null {
   if (field.type === 'boolean') return termList(yesAndNo);
-  return field.type === 'terms' ? termList(depthFirst(taxonomy ?? [])) : null;
+  return holdsTerms(field) ? termList(depthFirst(livingTerms(taxonomy ?? []))) : null;
 }
 
 /** Numbers terms that are depth first already. */

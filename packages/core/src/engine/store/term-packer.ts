@@ -3,13 +3,15 @@ import { withRoom } from './growing.js';
 import type { Packer } from './packer.js';
 import { SlugFinder } from './slug-finder.js';
 import type { TermList } from './term-list.js';
-import { narrowTerms, noTerm, termNumbers, type Values } from './values.js';
+import { isAmong, narrowTerms, noTerm, termNumbers, type Values } from './values.js';
 
 /** Terms by their numbers: one a post until a post comes that has more. Slugs that name no term are left out. */
 export class TermPacker implements Packer {
   readonly #key: string;
   readonly #slugs: SlugFinder;
   readonly #none: number;
+  /** Whether several slugs may name one term, so that a post could be given it twice. */
+  readonly #hasAliases: boolean;
   /** Of posts with one term each, theirs; later those of all posts in a row. */
   #numbers: Uint16Array | Uint32Array;
   /** Where the terms of each post begin, once they have several. */
@@ -22,6 +24,7 @@ export class TermPacker implements Packer {
   constructor(key: string, terms: TermList, size: number) {
     this.#key = key;
     this.#slugs = new SlugFinder(terms.numbers);
+    this.#hasAliases = terms.numbers.size > terms.terms.length;
     this.#numbers = termNumbers(terms.terms.length, size);
     this.#none = noTerm(this.#numbers);
   }
@@ -51,7 +54,7 @@ export class TermPacker implements Packer {
   }
 
   #addMany(posts: readonly Post[], from: number, to: number): void {
-    const [key, slugs] = [this.#key, this.#slugs];
+    const [key, slugs, hasAliases] = [this.#key, this.#slugs, this.#hasAliases];
     const starts = (this.#starts = withRoom(this.#starts ?? this.#startsOfOnes(), this.#size + 1 + to - from));
     let [size, end, numbers] = [this.#size, this.#end, this.#numbers];
     for (let p = from; p < to; p++) {
@@ -61,7 +64,8 @@ export class TermPacker implements Packer {
         const start = end;
         for (let i = 0; i < value.length; i++) {
           const number = slugs.find(value[i]!);
-          if (number >= 0) numbers[end++] = number;
+          if (number < 0 || (hasAliases && isAmong(numbers, number, start, end))) continue;
+          numbers[end++] = number;
         }
         if (end - start > this.#most) this.#most = end - start;
       }

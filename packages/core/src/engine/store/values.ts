@@ -177,7 +177,8 @@ export function pickMany(
   };
 }
 
-function manyOf(values: Values): ManyTerms {
+/** Terms a post each or several, as several. */
+export function manyOf(values: Values): ManyTerms {
   if (values.form === 'terms') return values;
   if (values.form !== 'term') throw new Error(`A field of terms is kept as ${values.form}.`);
   const none = noTerm(values.numbers);
@@ -195,14 +196,23 @@ function textsOf(values: Values): Texts {
   return packTexts(numbers.length, (p) => (numbers[p] === none ? undefined : dayText(numbers[p]!)));
 }
 
-/** Term numbers changed to those of another list of terms; terms that are gone are left out. */
+/** Whether a number stands between two places. */
+export function isAmong(numbers: ArrayLike<number>, number: number, from: number, to: number): boolean {
+  for (let i = from; i < to; i++) if (numbers[i] === number) return true;
+  return false;
+}
+
+/** Term numbers changed to those of another list of terms: those that are gone are left out, those that are one now once. */
 export function renumberTerms(values: Values, to: Int32Array, terms: number): Values {
   const { starts: before, numbers: old } = manyOf(values);
   const starts = new Uint32Array(before.length);
   const numbers = termNumbers(terms, old.length);
   let [end, most] = [0, 0];
   for (let p = 0; p + 1 < before.length; p++) {
-    for (let i = before[p]!; i < before[p + 1]!; i++) if (to[old[i]!]! >= 0) numbers[end++] = to[old[i]!]!;
+    for (let i = before[p]!; i < before[p + 1]!; i++) {
+      const number = to[old[i]!]!;
+      if (number >= 0 && !isAmong(numbers, number, starts[p]!, end)) numbers[end++] = number;
+    }
     starts[p + 1] = end;
     most = Math.max(most, end - starts[p]!);
   }

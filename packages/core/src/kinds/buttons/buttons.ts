@@ -1,11 +1,12 @@
 import { choice, object, withDefault, type TypeOf } from '../../shape/shape.js';
 import { nameOf } from '../name.js';
-import { single, terms } from '../terms/config.js';
+import { drawn, single, terms } from '../terms/config.js';
 import { termsKind } from '../terms/terms-kind.js';
 import { termsLeft } from '../terms/warnings.js';
 
 const shape = object({
   ...terms,
+  ...drawn,
   single,
   /** `links` are plain links to the address they lead to. */
   as: withDefault(choice('pills', 'links'), () => 'pills' as const),

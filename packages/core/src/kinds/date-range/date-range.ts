@@ -51,6 +51,7 @@ export const dateRange = rangeKind<DateRangeConfig, string, Pick<DateRangeConfig
       buckets: found.edges.map(({ first, last }, i) => ({ from: first!, to: last!, count: found.counts[i]! })),
     };
   },
+  of: 'days',
   words: { unit: 'days', text: dayText, distance: (by) => `${by} ${by === 1 ? 'day' : 'days'}` },
   why: 'It holds days.',
   warnings: ({ type, label }) => {

@@ -49,6 +49,7 @@ export const numberRange = rangeKind<NumberRangeConfig, number, Pick<NumberRange
       buckets: found.edges.map(({ from, to }, i) => ({ from, to, count: found.counts[i]! })),
     };
   },
+  of: 'numbers',
   words: { unit: 'units', text: String, distance: String },
   why: 'It holds numbers.',
   changes: (was, is, tell) => {

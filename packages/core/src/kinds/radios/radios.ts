@@ -1,8 +1,8 @@
 import { object, type TypeOf } from '../../shape/shape.js';
-import { terms } from '../terms/config.js';
+import { drawn, terms } from '../terms/config.js';
 import { termsKind } from '../terms/terms-kind.js';
 
-const shape = object(terms);
+const shape = object({ ...terms, ...drawn });
 export type RadiosConfig = TypeOf<typeof shape> & { kind: 'radios' };
 
 /** A list of terms of which one is taken. */

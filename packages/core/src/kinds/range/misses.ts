@@ -4,13 +4,13 @@ import type { RangeColumns } from './histogram.js';
 
 /** How values of a range are reported. */
 export interface RangeWords {
-  unit: 'days' | 'units';
+  unit: 'days' | 'minutes' | 'units';
   readonly text: (value: number) => string;
   /** How far something is off, such as `3 days`. */
   readonly distance: (by: number) => string;
 }
 
-/** How posts stand to a range: measured in days, or in units of the number. */
+/** How posts stand to a range: measured in days or minutes, or in units of the number. */
 export function rangeMisses(
   { start, end }: RangeColumns,
   [from, to]: readonly [number | null, number | null],

@@ -45,8 +45,10 @@ interface Own<F extends RangeConfig, V, S extends object> {
   readonly histogram: (columns: RangeColumns, under: Counted) => Pick<RangeFacetAnswer<V>, 'bounds' | 'buckets'>;
   /** Of numbers: how they are cut into steps. */
   readonly cut?: (columns: RangeColumns, low: V, high: V) => NumberCut;
+  of: CompactRange<string | number>['of'];
   words: RangeWords;
-  why: string;
+  /** Why it suits a field it can read; null where another kind does. */
+  why: string | null;
   readonly warnings?: (field: FieldDescription) => Warning[];
   readonly changes: (was: CommonConfig, is: F, tell: Tell) => void;
   readonly settings: (facet: F) => S;
@@ -103,9 +105,8 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
     compact: (_facet, { ordered: [start, end] }, selection, _chosen, under) => {
       const { bounds, buckets } = own.histogram({ start: start!, end: end! }, under);
       const counts = packCounts(buckets.length, (i) => buckets[i]!.count);
-      const of = own.words.unit === 'days' ? 'days' : 'numbers';
       const cut = own.cut && bounds && own.cut({ start: start!, end: end! }, bounds.from, bounds.to);
-      const range = { of, selected: own.selected(selection), bounds, counts, ...(own.cut && { cut }) };
+      const range = { of: own.of, selected: own.selected(selection), bounds, counts, ...(own.cut && { cut }) };
       return range as CompactRange<string> | CompactRange<number>;
     },
     misses: (index, locale, facet, selection) =>
@@ -115,7 +116,12 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
       choices: null,
     }),
     takesMatch: () => false,
-    changed: (facet, change) => ('field' in change ? { ...facet, field: change.field } : facet),
+    // what ended by another field lasts no longer where that is the start now
+    changed: (facet, change) => {
+      if (!('field' in change)) return facet;
+      const { endField, ...rest } = facet;
+      return { ...rest, field: change.field, ...(endField !== change.field && { endField }) } as F;
+    },
     problems: (facet, known) =>
       fields(facet).flatMap((key, i) =>
         wrongType(known, key, i === 0 ? 'field' : 'endField', own.types, own.fieldNoun),

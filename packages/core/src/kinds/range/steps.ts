@@ -1,4 +1,5 @@
 import { dayText, numberOf, partsOf } from '../../dates/calendar.js';
+import { minuteText, minutesADay } from '../../dates/minute.js';
 import type { NumberCut } from '../../model/compact.js';
 
 /**
@@ -10,7 +11,7 @@ export interface Steps {
   edges(step: number): Edges;
 }
 
-/** The first and last value of a step; of a step of days also as they are written. */
+/** The first and last value of a step; of a step of days or minutes also as they are written. */
 export interface Edges {
   from: number;
   to: number;
@@ -18,6 +19,7 @@ export interface Edges {
   last?: string;
 }
 
+const mostHours = 62;
 const mostDays = 62;
 const mostMonths = 72;
 const mostSteps = 20;
@@ -32,6 +34,35 @@ const days: Steps = { place: (day) => day, edges: (day) => ofDays(day, day) };
 
 function ofDays(from: number, to: number): Edges {
   return { from, to, first: dayText(from), last: dayText(to) };
+}
+
+/** The same for minutes of a clock; below a 62-hour spread, hours. */
+export function minuteSteps(low: number, high: number): Steps {
+  if (high - low < mostHours * 60) return hours;
+  const size = daySteps(Math.floor(low / minutesADay), Math.floor(high / minutesADay));
+  let steps = ofMinutes.get(size);
+  if (!steps) ofMinutes.set(size, (steps = inMinutes(size)));
+  return steps;
+}
+
+const hours: Steps = {
+  place: (minute) => Math.floor(minute / 60),
+  edges: (hour) => fromTo(hour * 60, hour * 60 + 59),
+};
+const ofMinutes = new Map<Steps, Steps>();
+
+function inMinutes(steps: Steps): Steps {
+  return {
+    place: (minute) => steps.place(Math.floor(minute / minutesADay)),
+    edges: (step) => {
+      const { from, to } = steps.edges(step);
+      return fromTo(from * minutesADay, (to + 1) * minutesADay - 1);
+    },
+  };
+}
+
+function fromTo(from: number, to: number): Edges {
+  return { from, to, first: minuteText(from), last: minuteText(to) };
 }
 
 const firstOfMonth = (step: number) => numberOf(Math.floor(step / 12), (step % 12) + 1, 1);

@@ -49,6 +49,8 @@ export function termChanges(name: string, before: CommonConfig, is: TermsConfig,
   }
   if (was.only.join() !== is.only.join())
     tell(is.only.length === 0 ? `${name} lists terms as they come` : `${name} lists only ${listOf(is.only)}`);
+  const drawnAs = (one: object) => String('draw' in one ? one.draw : 'names');
+  if (drawnAs(was) !== drawnAs(is)) tell(`${name} shows its terms otherwise`, drawnAs(was), drawnAs(is));
   const gone = is.hide.filter((term) => !was.hide.includes(term));
   const back = was.hide.filter((term) => !is.hide.includes(term));
   if (gone.length > 0) tell(`${name} no longer lists ${listOf(gone)}`);

@@ -13,6 +13,12 @@ export const labels = withDefault(table(text({ min: 1, max: 200 }), 5000), () =>
 /** At most one choice. */
 export const single = withDefault(flag(), () => false);
 
+/** How terms that have a colour or a picture show it beside their names. */
+export const drawn = {
+  draw: withDefault(choice('names', 'swatches', 'pictures'), () => 'names' as const),
+};
+export type DrawnTerms = 'names' | 'swatches' | 'pictures';
+
 /** What the config of every facet of terms has. */
 export const terms = {
   ...common,

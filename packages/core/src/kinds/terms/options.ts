@@ -1,6 +1,8 @@
 import { termsAbove, type TermColumn } from '../../engine/columns/term-column.js';
 import { countsAt, type Counts } from '../../engine/columns/counts.js';
 import type { Option } from '../../model/answer.js';
+import type { Term } from '../../model/post.js';
+import { own } from '../../text/own.js';
 import type { Showing } from './config.js';
 import { drawMany, mostWhole } from './many-options.js';
 import type { Drawn, Places, ShownTerms } from './shown.js';
@@ -10,8 +12,11 @@ import { bySequence, byCount, labelPlacesOf, sortTree } from './term-order.js';
 export function shownTerms(facet: Showing, column: TermColumn, levels = Infinity): ShownTerms {
   const only = new Set(facet.only);
   const hide = new Set(facet.hide);
-  const labels = column.terms.map((term) =>
-    Object.hasOwn(facet.labels, term.slug) ? facet.labels[term.slug]! : term.label,
+  // what a lens says of a term by a slug it had is said of it still; by one that was merged into it, it is not
+  const isIn = (slugs: ReadonlySet<string>, { slug, was }: Term) =>
+    slugs.size > 0 && (slugs.has(slug) || was?.some((one) => slugs.has(one)));
+  const labels = column.terms.map(
+    (term) => [term.slug, ...(term.was ?? [])].map((slug) => own(facet.labels, slug)).find(Boolean) ?? term.label,
   );
   const shown = new Uint8Array(column.terms.length);
   const depths = new Uint8Array(column.terms.length);
@@ -19,9 +24,9 @@ export function shownTerms(facet: Showing, column: TermColumn, levels = Infinity
   column.terms.forEach((term, t) => {
     const parent = column.parents[t]!;
     // a hidden term takes its branch with it: its children would otherwise stand there without their heading
-    branchHidden[t] = hide.has(term.slug) || term.hidden || (parent >= 0 && branchHidden[parent]) ? 1 : 0;
+    branchHidden[t] = isIn(hide, term) || term.hidden || (parent >= 0 && branchHidden[parent]) ? 1 : 0;
     depths[t] = parent < 0 ? 0 : depths[parent]! + 1;
-    shown[t] = !branchHidden[t] && depths[t] < levels && (only.size === 0 || only.has(term.slug)) ? 1 : 0;
+    shown[t] = !branchHidden[t] && depths[t] < levels && (only.size === 0 || isIn(only, term)) ? 1 : 0;
   });
   const byLabel = labelPlacesOf(facet, column, labels);
   const terms = sortTree(column.parents, steadyOrder(facet, column, byLabel));

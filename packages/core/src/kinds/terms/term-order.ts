@@ -12,9 +12,12 @@ export function byCount(counts: ArrayLike<number>, byLabel: Uint32Array): Compar
 }
 
 /** As a lens lists them; those it does not list come after, as given. */
-export function bySequence(terms: readonly { slug: string }[], sequence: readonly string[]): Compare {
+export function bySequence(terms: readonly { slug: string; was?: string[] }[], sequence: readonly string[]): Compare {
   const places = new Map(sequence.map((slug, i) => [slug, i]));
-  const placeOf = terms.map(({ slug }) => places.get(slug) ?? sequence.length);
+  const placeOf = terms.map(
+    ({ slug, was }) =>
+      [slug, ...(was ?? [])].map((one) => places.get(one)).find((at) => at !== undefined) ?? sequence.length,
+  );
   return (a, b) => placeOf[a]! - placeOf[b]! || a - b;
 }
 

@@ -1,10 +1,11 @@
 import { object, optional, whole, type TypeOf } from '../../shape/shape.js';
 import { nameOf } from '../name.js';
-import { single, terms } from '../terms/config.js';
+import { drawn, single, terms } from '../terms/config.js';
 import { termsKind } from '../terms/terms-kind.js';
 
 const shape = object({
   ...terms,
+  ...drawn,
   single,
   /** Levels shown from the top; without it, all. Posts of deeper terms count for those above. */
   levels: optional(whole(1, 20)),

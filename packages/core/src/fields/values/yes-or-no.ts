@@ -1,3 +1,6 @@
+import type { Answers } from '../../model/post.js';
+import { cellText } from '../read/cell.js';
+
 /** How yes and no are said where sites are written, without their accents. */
 const yes =
   'yes y true ja j oui vrai si sim verdadero verdade vero wahr tak prawda ano igen evet da kylla joo jah taip nai да так ναι 是 はい 예 네 כן نعم हाँ ✓ ✔ ☑';
@@ -9,9 +12,18 @@ const answers = new Map<string, boolean>([
   ...no.split(' ').map((word) => [word, false] as const),
 ]);
 
-/** Reads yes or no, in a dozen languages. Bare 1 and 0 are numbers, not answers. */
-export function readBoolean(raw: unknown): boolean | null {
+/**
+ * Reads yes or no, in a dozen languages. Bare 1 and 0 are numbers, not answers.
+ * @param words  what stands for them, where that was said: it goes before all else
+ */
+export function readBoolean(raw: unknown, words?: Answers): boolean | null {
   if (typeof raw === 'boolean') return raw;
+  if (words) {
+    const said = cellText(raw).toLowerCase();
+    const isOne = (one: string) => one.trim().toLowerCase() === said;
+    if (words.yes.some(isOne)) return true;
+    if (words.no.some(isOne)) return false;
+  }
   if (typeof raw !== 'string' || raw.length > 20) return null;
   const text = raw.trim().toLowerCase();
   return answers.get(text) ?? answers.get(bare(text)) ?? null;

@@ -1,4 +1,4 @@
-import { daysIn } from '../dates/calendar.js';
+import { daysIn } from '../../dates/calendar.js';
 import { monthNumber } from './months.js';
 
 /** How the dates of a field are written where a file leaves it open: 3/4/2026 is 3 April or March 4. */
@@ -14,9 +14,10 @@ const dayMonthYear =
 /**
  * Reads a calendar day: `2026-03-05`, `2026/3/5`, `5.3.2026`, `5/3/2026`, `5 March 2026`, `March 5, 2026`, and
  * months by name in two dozen languages.
+ * @param day  what is made of a year, a month and a day: `nearestDay` for one that exists in any case
  * @returns `YYYY-MM-DD`, or null when it is no day that exists
  */
-export function readDay(text: string, dayFirst: DayFirst): string | null {
+export function readDay(text: string, dayFirst: DayFirst, day: MakeDay = realDay): string | null {
   if (text.length > longestDate) return null;
   const t = text.trim();
   let m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})$/.exec(t);
@@ -33,6 +34,14 @@ export function readDay(text: string, dayFirst: DayFirst): string | null {
   m = /^(?:\p{L}+,\s+)?([\p{L}\p{M}]{3,14})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})$/u.exec(t);
   return m ? day(Number(m[3]), monthNumber(m[1]!), Number(m[2])) : null;
 }
+
+/** Whether a text is a day written with slashes or hyphens, of which either of the first two figures could be the month. */
+export function isSlashedDay(text: string): boolean {
+  const m = slashedDay.exec(text.length > longestDate ? '' : text.trim());
+  return m !== null && Number(m[1]) <= 12 && Number(m[2]) <= 12 && m[1] !== m[2];
+}
+
+const slashedDay = /^(\d{1,2})[/-](\d{1,2})[/-]\d{4}$/;
 
 /** Seconds or milliseconds since 1970, between 2001 and 2100: others are numbers like any. */
 const sinceEpoch = /^(?:[1-3]\d{9}|40\d{8}|[1-3]\d{12}|40\d{11})$/;
@@ -60,7 +69,7 @@ export function readMoment(text: string): string | null {
       t,
     );
   if (m) {
-    const date = day(Number(m[1]), Number(m[3]), Number(m[4]));
+    const date = realDay(Number(m[1]), Number(m[3]), Number(m[4]));
     return date && join(date, m[5]!.padStart(2, '0'), m[6]!, m[7], m[8]);
   }
   if (!t.includes(':')) return null;
@@ -69,7 +78,7 @@ export function readMoment(text: string): string | null {
       t,
     );
   if (!m) return null;
-  const date = day(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
+  const date = realDay(Number(m[3]), monthNumber(m[2]!), Number(m[1]));
   return date && join(date, m[4]!, m[5]!, m[6], /^[+-]/.test(m[7]!) ? m[7] : 'Z');
 }
 
@@ -83,10 +92,15 @@ export class DayOrder {
 
   add(text: string): void {
     if (text.length > longestDate) return;
-    const m = /^(\d{1,2})[/-](\d{1,2})[/-]\d{4}$/.exec(text.trim());
+    const m = slashedDay.exec(text.trim());
     if (!m) return;
     if (Number(m[1]) > 12) this.#dayFirst++;
     else if (Number(m[2]) > 12) this.#monthFirst++;
+  }
+
+  /** How many could be read in one order alone. */
+  get proof(): { dayFirst: number; monthFirst: number } {
+    return { dayFirst: this.#dayFirst, monthFirst: this.#monthFirst };
   }
 
   get isDayFirst(): DayFirst {
@@ -100,8 +114,18 @@ function join(date: string, hour: string, minute: string, second = '00', zone = 
   return `${date}T${hour}:${minute}:${second}${offset}`;
 }
 
-function day(year: number, month: number, date: number): string | null {
+/** Makes a day of its parts; null where there is none. */
+type MakeDay = (year: number, month: number, date: number) => string | null;
+
+/** As it is, where there is such a day. */
+function realDay(year: number, month: number, date: number): string | null {
   if (year < 1 || month < 1 || month > 12 || date < 1 || date > daysIn(year, month)) return null;
   const pad = (n: number, width: number) => String(n).padStart(width, '0');
   return `${pad(year, 4)}-${pad(month, 2)}-${pad(date, 2)}`;
+}
+
+/** The last of the month, for a day that comes after it: 31 February is the 28th. */
+export function nearestDay(year: number, month: number, date: number): string | null {
+  if (month < 1 || month > 12 || date > 31) return null;
+  return realDay(year, month, Math.min(date, daysIn(year, month)));
 }

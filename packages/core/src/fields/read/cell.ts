@@ -1,3 +1,5 @@
+import { own } from '../../text/own.js';
+
 /** A record as a reader of some format gives it: values by field name, before anything is known of types. */
 export type RawRecord = Record<string, unknown>;
 
@@ -6,6 +8,8 @@ export interface Records extends Iterable<RawRecord> {
   readonly length: number;
   /** The names of all fields, where they are known without going through the records. */
   readonly names?: readonly string[];
+  /** Of those names, the ones made up for cells that came after the last named one. */
+  readonly beyond?: readonly string[];
 }
 
 /** Whether a raw value counts as left empty. */
@@ -18,21 +22,28 @@ export function isEmpty(raw: unknown): boolean {
   );
 }
 
-/** A raw value as one line of text: what a person would see in the cell. */
-export function cellText(raw: unknown): string {
+/**
+ * A raw value as one line of text: what a person would see in the cell.
+ * @param by  what objects go by, where that is not what most do
+ */
+export function cellText(raw: unknown, by?: string): string {
   if (typeof raw === 'string') {
     const text = raw.trim();
     // most are on one line already
     return /[^\S ]| {2}/.test(text) ? text.replace(/\s+/g, ' ') : text;
   }
   if (typeof raw === 'number' || typeof raw === 'boolean') return String(raw);
-  if (Array.isArray(raw)) return raw.map(cellText).filter(Boolean).join(' | ');
-  return isObject(raw) ? nameOf(raw) : '';
+  if (Array.isArray(raw))
+    return raw
+      .map((one) => cellText(one, by))
+      .filter(Boolean)
+      .join(' | ');
+  return isObject(raw) ? nameOf(raw, by) : '';
 }
 
 /** The texts a raw value holds: the entries of a list, or the one value. */
-export function cellTexts(raw: unknown, separator: string | null): string[] {
-  const parts = Array.isArray(raw) ? raw.map(cellText) : splitCell(cellText(raw), separator);
+export function cellTexts(raw: unknown, separator: string | null, by?: string): string[] {
+  const parts = Array.isArray(raw) ? raw.map((one) => cellText(one, by)) : splitCell(cellText(raw, by), separator);
   return parts.map((part) => part.trim()).filter((part) => part !== '');
 }
 
@@ -40,14 +51,16 @@ function splitCell(text: string, separator: string | null): string[] {
   return separator === null ? [text] : text.split(separator);
 }
 
-function isObject(raw: unknown): raw is Record<string, unknown> {
+export function isObject(raw: unknown): raw is Record<string, unknown> {
   return typeof raw === 'object' && raw !== null;
 }
 
-/** An object among values (a term, an author, a picture) goes by its name. */
-function nameOf(raw: Record<string, unknown>): string {
-  for (const key of ['name', 'label', 'title', 'url', 'src', 'href', 'slug', 'id']) {
-    const value = raw[key];
+/** What objects among values (a term, an author, a picture) are called by, the likeliest first. */
+export const nameKeys = ['name', 'label', 'title', 'url', 'src', 'href', 'slug', 'id'];
+
+function nameOf(raw: Record<string, unknown>, by: string | undefined): string {
+  for (const key of by === undefined ? nameKeys : [by, ...nameKeys]) {
+    const value = own(raw, key);
     if (typeof value === 'string' || typeof value === 'number') return String(value).trim();
   }
   return '';

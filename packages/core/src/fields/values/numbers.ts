@@ -1,3 +1,5 @@
+import { withoutUnit } from './units.js';
+
 /** What stands before the parts of a whole in a number: 1.5 or 1,5. */
 export type Decimal = '.' | ',';
 
@@ -17,11 +19,14 @@ const looksNumeric = /^[^a-z]*\d[^a-z]*$/i;
 /**
  * Reads a plain number in figures: `12`, `-0.5`, `1,250.5`, `.078`, `-3 %`, `€ 12`; with a decimal comma `1.234,50` and
  * `1,10 €`. Null for anything else, figures with a leading 0 too.
+ * @param unit  what may stand before or after the figures
  */
-export function readNumber(raw: unknown, decimal: Decimal = '.'): number | null {
+export function readNumber(raw: unknown, decimal: Decimal = '.', unit?: string): number | null {
   if (typeof raw === 'number') return Number.isFinite(raw) ? raw : null;
-  if (typeof raw !== 'string' || raw.length > longestNumber || !looksNumeric.test(raw)) return null;
-  const text = figuresOf(raw);
+  if (typeof raw !== 'string' || raw.length > longestNumber) return null;
+  const bare = unit === undefined ? raw : withoutUnit(raw, unit);
+  if (!looksNumeric.test(bare)) return null;
+  const text = figuresOf(bare);
   if (!forms[decimal].test(text)) return null;
   const plain = decimal === ',' ? text.replace(/[.\s'’]/gu, '').replace(',', '.') : text.replace(/[,\s'’]/gu, '');
   return Number(plain);
