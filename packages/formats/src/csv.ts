@@ -2,6 +2,7 @@ import { cleanText, fieldKeyOf, type RawRecord, type Records } from '@ivy/core';
 import { parse } from 'csv-parse/sync';
 import { FileProblem } from './file-problem.js';
 import { limits } from './limits.js';
+import { refuseProse } from './seems.js';
 
 /** Reads comma, semicolon or tab separated text whose first line names the fields. */
 export function readCsv(text: string): Records {
@@ -19,14 +20,30 @@ export function readCsv(text: string): Records {
   }
   const head = rows[0];
   if (!head) throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
+  refuseProse(rows);
   if (rows.length === 1) {
     throw new FileProblem('no-posts', 'The file has a line of field names and no posts under it.');
   }
   if (head.length > limits.fields) {
     throw new FileProblem('too-many', `The table has ${head.length} columns; at most ${limits.fields} can be read.`);
   }
-  const keys = uniqueKeys(head);
-  return new Table(keys, rows);
+  const named = uniqueKeys(head);
+  const keys = uniqueKeys([...named, ...new Array<string>(widest(rows) - named.length).fill('')]);
+  return new Table(keys, rows, keys.slice(named.length));
+}
+
+/** Cells beyond the named ones that are kept: what comes after is no row of this table any more. */
+const mostBeyond = 20;
+
+/** How many cells the widest row has something in: at least as many as have names. */
+function widest([head, ...rows]: readonly (readonly string[])[]): number {
+  let most = head!.length;
+  for (const row of rows) {
+    if (row.length <= most) continue;
+    const last = row.findLastIndex((cell) => cell.trim() !== '') + 1;
+    most = Math.max(most, Math.min(last, head!.length + mostBeyond));
+  }
+  return most;
 }
 
 /** A table's rows as records. Each is made when it is asked for: a million of them take far more room than their rows. */
@@ -35,6 +52,7 @@ class Table implements Records {
     readonly names: readonly string[],
     /** The first is that of the names. */
     private readonly rows: readonly (readonly string[])[],
+    readonly beyond: readonly string[],
   ) {}
 
   get length(): number {

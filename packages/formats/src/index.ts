@@ -5,3 +5,4 @@ export * from './page/sheet-look.js';
 export * from './page/page-facts.js';
 export * from './page/page-sheets.js';
 export * from './read-file.js';
+export { feedVersion, recordKey } from './json.js';

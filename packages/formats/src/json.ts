@@ -1,4 +1,4 @@
-import { cleanText, fieldKeyOf, type RawRecord } from '@ivy/core';
+import { cleanText, fieldKeyOf, isNested, type RawRecord } from '@ivy/core';
 import { parse, type ParseError } from 'jsonc-parser';
 import { FileProblem } from './file-problem.js';
 import { limits } from './limits.js';
@@ -34,8 +34,21 @@ export function readNdjson(text: string): RawRecord[] {
   return recordsOf(records);
 }
 
+/** The version of JSON Feed that is written, and where in its items the record stands that an item was made from. */
+export const feedVersion = 'https://jsonfeed.org/version/1.1';
+export const recordKey = '_record';
+
+/** The records that a feed of ours was made from; null for any other document. */
+function recordsInFeed(data: unknown): unknown[] | null {
+  if (!isObject(data) || data.version !== feedVersion || !Array.isArray(data.items)) return null;
+  const items = data.items.filter(isObject);
+  return items.length > 0 && items.every((item) => isObject(item[recordKey]))
+    ? items.map((item) => item[recordKey])
+    : null;
+}
+
 function recordsOf(data: unknown): RawRecord[] {
-  const list = Array.isArray(data) ? data : listWithin(data);
+  const list = Array.isArray(data) ? data : (recordsInFeed(data) ?? listWithin(data));
   if (!list) {
     throw new FileProblem(
       'no-posts',
@@ -48,7 +61,8 @@ function recordsOf(data: unknown): RawRecord[] {
   if (records.length > limits.records) {
     throw new FileProblem('too-many', `The file has ${records.length} posts; at most ${limits.records} can be read.`);
   }
-  return records.map((record) => flatten(record));
+  const trees = treesIn(records);
+  return records.map((record) => flatten(record, trees));
 }
 
 /**
@@ -82,10 +96,20 @@ function listWithin(data: unknown): unknown[] | undefined {
   return Object.values(data).find((value): value is unknown[] => Array.isArray(value) && value.some(isObject));
 }
 
-function flatten(record: Record<string, unknown>): RawRecord {
+/** Keys whose objects name others as above them: they stay whole, since what they are in is a tree. */
+function treesIn(records: readonly Record<string, unknown>[]): Set<string> {
+  const keys = new Set<string>();
+  for (const record of records) {
+    for (const [key, value] of Object.entries(record)) if (isObject(value) && isNested([value])) keys.add(key);
+  }
+  return keys;
+}
+
+function flatten(record: Record<string, unknown>, trees: ReadonlySet<string>): RawRecord {
   const entries: [string, unknown][] = [];
   const visit = (value: unknown, path: string) => {
-    if (isObject(value)) for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key);
+    if (isObject(value) && !trees.has(path))
+      for (const [key, inner] of Object.entries(value)) visit(inner, path ? `${path}.${key}` : key);
     else entries.push([fieldKeyOf(cleanText(path).slice(0, 110)), value]);
   };
   visit(record, '');

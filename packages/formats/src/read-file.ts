@@ -4,6 +4,7 @@ import { decodeText } from './decode.js';
 import { FileProblem } from './file-problem.js';
 import { readJson, readNdjson } from './json.js';
 import { limits } from './limits.js';
+import { refuseBinary, refuseMarkup } from './seems.js';
 
 export const fileFormats = ['csv', 'json', 'ndjson'] as const;
 export type FileFormat = (typeof fileFormats)[number];
@@ -24,12 +25,14 @@ export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): 
       `The file is larger than ${limits.bytes / 1024 / 1024} MB. Bring it in as smaller ones.`,
     );
   }
+  refuseBinary(bytes);
   const text = decodeText(bytes);
   if (text.trim() === '')
     throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
   if (looksBinary(text)) {
     throw new FileProblem('unknown-format', 'This is not a text file. Bring in CSV, JSON or NDJSON.');
   }
+  if (!format) refuseMarkup(text);
   const kind = format ?? formatOf(name, text);
   const records = kind === 'csv' ? readCsv(text) : kind === 'json' ? readJson(text) : readNdjson(text);
   if (records.length > limits.records) {
@@ -39,12 +42,8 @@ export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): 
   return { format: kind, records };
 }
 
-/** How zip and gzip files, PDF and common pictures begin. */
-const binaryStarts = ['PK\u0003\u0004', '\u001f‹', '%PDF-', '‰PNG', 'GIF8', 'ÿØÿ'];
-
 /** A stray null character is no reason to refuse a text, which goes on without it; one in ten is. */
 function looksBinary(text: string): boolean {
-  if (binaryStarts.some((start) => text.startsWith(start))) return true;
   const beginning = text.slice(0, 100_000);
   return beginning.split('\u0000').length - 1 > beginning.length / 10;
 }

@@ -1,0 +1,56 @@
+import { FileProblem } from './file-problem.js';
+import { readFile } from './read-file.js';
+
+const latin = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
+const utf8 = (text: string) => new TextEncoder().encode(text);
+
+function refusal(bytes: Uint8Array, name = 'posts.csv'): string {
+  try {
+    readFile(bytes, name);
+  } catch (error) {
+    if (error instanceof FileProblem) return error.message;
+    throw error;
+  }
+  return 'read';
+}
+
+test.each([
+  ['\u0089PNG\r\n\u001a\n and more', 'a picture (PNG)'],
+  ['\u00ff\u00d8\u00ff\u00e0..JFIF', 'a picture (JPEG)'],
+  ['RIFF\u0000\u0000\u0000\u0000WEBPVP8 ', 'a picture (WebP)'],
+  ['\u0000\u0000\u0000\u0020ftypheic', 'a picture (AVIF or HEIC)'],
+  ['%PDF-1.7', 'a PDF'],
+  ['PK\u0003\u0004......[Content_Types].xml...xl/workbook.xml', 'a spreadsheet (XLSX)'],
+  ['PK\u0003\u0004......word/document.xml', 'a text document (DOCX)'],
+  ['PK\u0003\u0004notes.csv', 'a packed file (ZIP)'],
+  ['\u001f\u008b\u0008', 'a packed file (gzip)'],
+  ['SQLite format 3\u0000', 'a database (SQLite)'],
+])('a file that begins with %j is said to be %s, whatever it is called', (start, what) => {
+  expect(refusal(latin(start), 'posts.csv')).toContain(`This seems to be ${what}, and no table of posts.`);
+});
+
+test.each([
+  ['<!DOCTYPE html><html><body>Hi</body></html>', 'a page (HTML)'],
+  ['<?xml version="1.0"?>\n<rss version="2.0"><channel/></rss>', 'a feed (RSS or Atom)'],
+  ['<?xml version="1.0"?><notes><note/></notes>', 'XML'],
+  [
+    'It was a dark night. The tide was low.\nWe walked along the wall, and counted.\n\nThen we went home.',
+    'running text',
+  ],
+  ['A sentence about terns.\nAnother sentence about waders.\nA third one of them.\n', 'a list of sentences'],
+  ['Es war eine dunkle Nacht.\nWir gingen am Deich entlang, und zählten.\nDann gingen wir heim.', 'running text'],
+  ['夜は暗く、潮は引いていた。\n私たちは堤防に沿って歩いた。', 'running text'],
+])('%j is said to be %s', (text, what) => {
+  expect(refusal(utf8(text), 'notes.txt')).toContain(`This seems to be ${what}`);
+});
+
+test.each([
+  'id,title\n1,We walked along the wall.\n2,Then we went home again.',
+  'note\nWe walked along the wall.\nThen we went home again.',
+  'What was seen?,Where it was seen?,When?\nterns,wall,May',
+  'What did you see on your walk?,What should be mended there?\nI saw terns and a seal.,The steps to the hide are loose.\nI saw nothing at all.,The gate does not shut any more.',
+  'id\n1\n2\n3',
+  'title;text\nOne;"It was dark, and the tide was low."',
+])('a table of texts is read: %j', (text) => {
+  expect(refusal(utf8(text))).toBe('read');
+});
