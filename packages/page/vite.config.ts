@@ -69,9 +69,91 @@ const without: Record<string, string> = {
     export const numbersIn = (column) => (column.terms ?? column.distinct).length;\n${nothing('buildPostRows')}`,
   'engine/words/marks.ts': 'export const markerOf = () => null;',
   'answer/items.ts': `export const itemPlan = () => null, itemsKept = 0;\n${nothing('itemOf', 'marksIn', 'textOf')}`,
-  'fields/findings.ts': `export const maxFindings = 0;\n${nothing('unreadableValues', 'lostCharacters', 'nearTwins')}`,
-  // a page says itself what parts its values
-  'fields/parting.ts': `export const partingSigns = [];\n${nothing('isParting')}`.replace('=> []', '=> false'),
+  // a page is not mended here, and says itself what stands for what, and what parts its values
+  'fields/read/mending.ts': `const none = new Map();
+    export const saidBy = () => none, placesOf = () => none;\n${nothing('stepOf', 'retryOf', 'asFigures', 'isBareAddress')}`,
+  // items are told apart by their place, none is left out, and nothing is told of them
+  'fields/read/record-reader.ts': `import { holdsTerms } from '../../model/post.js';
+    import { FieldParser } from './parse.js';
+    import { Taxonomy } from './taxonomy.js';
+    export class RecordReader {
+      constructor(fields, contexts) {
+        this.all = fields.map((field) => {
+          const terms = holdsTerms(field) ? new Taxonomy() : null;
+          return [field.key, terms, new FieldParser(field, contexts.get(field.key), terms)];
+        });
+      }
+      read(record) {
+        const values = {};
+        for (const [key, , parser] of this.all) {
+          const value = parser.read(record);
+          if (value != null) values[key] = value;
+        }
+        return values;
+      }
+      get taxonomies() {
+        return Object.fromEntries(this.all.flatMap(([key, terms]) => (terms ? [[key, terms.terms]] : [])));
+      }
+    }`,
+  'fields/read/read-posts.ts': `import { cleanValue } from '../../text/clean-text.js';
+    import { RecordReader } from './record-reader.js';
+    export class PostReader {
+      constructor(fields, contexts) {
+        this.records = new RecordReader(fields, contexts);
+        this.id = fields.find((field) => field.role === 'id').key;
+      }
+      read(record) {
+        const raw = cleanValue(record);
+        return { post: { id: raw[this.id], values: this.records.read(raw) } };
+      }
+    }
+    export const maxRejections = 0;\n${nothing('readPosts')}`,
+  'fields/read/prepare.ts': `import { DayOrder } from '../values/dates.js';
+    import { cellText } from './cell.js';
+    export const prepareFields = (records, fields) => new Map(fields.map((field) => {
+      const order = new DayOrder();
+      if (field.type === 'date') for (const record of records) order.add(cellText(record[field.key]));
+      return [field.key, { dayFirst: order.isDayFirst, parents: null, references: null }];
+    }));\n${nothing('sameAs', 'companionsOf')}`,
+  'fields/read/parse.ts': `import { own } from '../../text/own.js';
+    import { cellTexts, isEmpty } from './cell.js';
+    import { plainParser } from './plain-parser.js';
+    export class FieldParser {
+      constructor(field, context, taxonomy) {
+        const { key, separator } = field;
+        const parse = plainParser(field, context);
+        const terms = (raw) => {
+          const slugs = cellTexts(raw, separator).map((text) => taxonomy.place([text]));
+          return slugs.length > 0 ? [...new Set(slugs)] : null;
+        };
+        this.read = (record) => {
+          const raw = own(record, key);
+          return isEmpty(raw) ? null : taxonomy ? terms(raw) : parse(raw);
+        };
+      }
+    }`,
+  // terms of a page are no tree, and none is known before
+  'fields/read/taxonomy.ts': `import { SlugMaker } from '../../text/slug.js';
+    export class Taxonomy {
+      terms = [];
+      slugs = new SlugMaker();
+      byLabel = new Map();
+      place([label]) {
+        let slug = this.byLabel.get(label);
+        if (slug === undefined) {
+          slug = this.slugs.make(label);
+          this.terms.push({ slug, label, parent: null });
+          this.byLabel.set(label, slug);
+        }
+        return slug;
+      }
+    }`,
+  'fields/read/tree.ts': `export const isNested = () => false, nestedLabels = () => null, pathLabels = (text) => [text];
+    export const mostLevels = 0;\n${nothing('branchOf', 'parentsOf')}`,
+  'fields/relations.ts': 'export const relateFields = (fields) => fields, keyOfObjects = () => undefined;',
+  'fields/private.ts': 'export const privateWords = () => null;',
+  'fields/values/units.ts': 'export const unitOf = () => undefined, withoutUnit = (text) => text;',
+  'fields/values/parting.ts': `export const partingSigns = [];\n${nothing('isParting')}`.replace('=> []', '=> false'),
   'model/texts.ts': `export const englishTexts = {}, textsShape = ${noShape};\nexport const wordsOf = (own) => own;`,
   'model/word-sets.ts': `export const wordSetLanguages = [];\n${nothing('wordSet')}`,
   'shape/shape.ts': fillsIn,
@@ -84,6 +166,8 @@ const without: Record<string, string> = {
   'answer/ways-out.ts': nothing('waysOut'),
   'answer/others.ts': nothing('otherPosts'),
   'kinds/terms/misses.ts': nothing('termMisses'),
+  // no control of a page takes the time of day
+  'dates/minute.ts': `export const minutesADay = 1440;\n${nothing('minuteNumber', 'minuteText')}`,
   'kinds/range/misses.ts': nothing('rangeMisses'),
   'kinds/search/misses.ts': nothing('searchMisses'),
   'kinds/terms/changes.ts': nothing('countChanges', 'labelChanges', 'singleChanges', 'termChanges'),
@@ -92,7 +176,7 @@ const without: Record<string, string> = {
 };
 
 /** Kinds of facets that no control of a page is. */
-const otherKinds = /^.*\b(buttons|tree|steps|letters|favourites)\b.*$/gm;
+const otherKinds = /^.*\b(buttons|tree|steps|letters|favourites|timeRange)\b.*$/gm;
 
 function leaveOut(): Plugin {
   return {
@@ -109,7 +193,7 @@ function leaveOut(): Plugin {
 
 /** What only those ask a kind of facet for who work on a lens. */
 const ofTheStudio = new Set(
-  'noun texts valueForm frame compact find misses offered takesMatch changed problems warnings suits canShow changes settings'.split(
+  'noun texts valueForm frame compact find misses offered takesMatch changed problems warnings suits canShow changes settings why fieldNoun types of'.split(
     ' ',
   ),
 );

@@ -113,6 +113,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/demo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['demo-load'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/jobs/{id}': {
     parameters: {
       query?: never;
@@ -174,23 +190,7 @@ export interface paths {
     delete: operations['sources-remove'];
     options?: never;
     head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/sources/{slug}/terms/{field}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sources-terms'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
+    patch: operations['sources-change'];
     trace?: never;
   };
   '/api/v1/sources/{slug}/posts': {
@@ -201,12 +201,12 @@ export interface paths {
       cookie?: never;
     };
     get: operations['sources-posts'];
-    put?: never;
+    put: operations['posts-replace'];
     post?: never;
     delete?: never;
     options?: never;
     head?: never;
-    patch?: never;
+    patch: operations['posts-upsert'];
     trace?: never;
   };
   '/api/v1/sources/{slug}/index': {
@@ -217,6 +217,38 @@ export interface paths {
       cookie?: never;
     };
     get: operations['sources-snapshot'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/copies': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sources-copy'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/export': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['export-export'];
     put?: never;
     post?: never;
     delete?: never;
@@ -254,7 +286,7 @@ export interface paths {
     delete: operations['lenses-remove'];
     options?: never;
     head?: never;
-    patch?: never;
+    patch: operations['lenses-change'];
     trace?: never;
   };
   '/api/v1/lenses/{slug}/draft': {
@@ -529,17 +561,207 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/sources/{slug}/terms/{field}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['terms-list'];
+    put?: never;
+    post: operations['terms-add'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}/merge': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['terms-merge'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['terms-history'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}/undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['terms-undo'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}/redo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['terms-redo'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}/{term}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['terms-remove'];
+    options?: never;
+    head?: never;
+    patch: operations['terms-change'];
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/posts/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['posts-remove'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/runs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['posts-list'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/runs/{id}/undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['posts-undo'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/deleted': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['deleted-list'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/deleted/{id}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['deleted-restore'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    SourceBody: {
+      name?: string;
+      slug?: string;
+      /** @description Origin that links and pictures without one belong to. */
+      site?: string | null;
+    };
     CreateLensBody: {
-      name: string;
-      /** @description Slug of the source. */
-      source: string;
+      /** @description Of a copy it may be left out. */
+      name?: string;
+      /** @description Slug of the source; of a copy, that of the lens it is made from where none is named. */
+      source?: string;
+      /** @description Slug of the lens whose draft it begins with. */
+      from?: string;
       slug?: string;
       /** @description Without it, one is proposed. */
       config?: components['schemas']['LensConfig'];
+    };
+    LensBody: {
+      name?: string;
+      /** @description The one before goes on answering. */
+      slug?: string;
     };
     DraftBody: {
       config: components['schemas']['LensConfig'];
@@ -567,9 +789,21 @@ export interface components {
       /** @description Address of a page. */
       page: string;
     };
+    WordsBody: {
+      yes: string[];
+      no: string[];
+    };
+    ReferenceBody: {
+      /** @description Slug of the source. */
+      source: string;
+      /** @description Field there that has the same values. */
+      key: string;
+      /** @description Field there that is shown. */
+      label: string;
+    };
     FieldBody: {
       /** @enum {string} */
-      type?: 'text' | 'html' | 'terms' | 'date' | 'datetime' | 'number' | 'boolean' | 'link' | 'image';
+      type?: 'text' | 'html' | 'terms' | 'date' | 'datetime' | 'number' | 'boolean' | 'link' | 'image' | 'reference';
       /** @enum {string|null} */
       role?: 'id' | 'title' | 'summary' | 'body' | 'link' | 'image' | 'published' | 'author' | null;
       label?: string;
@@ -582,14 +816,56 @@ export interface components {
        * @enum {string|null}
        */
       dateOrder?: 'day-month' | 'month-day' | null;
+      /** @description Field that names the term above each. */
+      parent?: string | null;
+      /** @description Field of days that its spans last until. */
+      end?: string | null;
+      /** @description What stands around its numbers: `min` in `12 min`. */
+      unit?: string | null;
+      /** @description Words of its own for yes and no. */
+      words?: components['schemas']['WordsBody'] | null;
+      /** @description Posts of another source it stands for. */
+      reference?: components['schemas']['ReferenceBody'] | null;
+      /** @description What the objects it holds go by. */
+      by?: string | null;
       /** @description Kept as it came, and never answered. */
       left?: boolean;
     };
     MendBody: {
       /** @description Id of the finding. */
-      finding: string;
+      finding?: string;
       /** @description Id of one of its mends. */
-      mend: string;
+      mend?: string;
+      /** @description All findings of this code. */
+      code?: string;
+      /** @description Field whose values are written by hand. */
+      field?: string;
+      /** @description By value as it came: what it is read as; nothing: as none. */
+      values?: Record<string, never>;
+    };
+    NewTermBody: {
+      label: string;
+      slug?: string;
+      /** @description Slug of the term above; null at the top. */
+      parent?: string | null;
+    };
+    MergeBody: {
+      from: string[];
+      into: string;
+    };
+    TermBody: {
+      label?: string;
+      /** @description The one before goes on leading here. */
+      slug?: string;
+      /** @description Up to 20 levels; null at the top. */
+      parent?: string | null;
+      /** @description Place among its siblings, from 0. */
+      position?: number;
+      hidden?: boolean;
+      /** @description Address of a picture, with http or https or from the root. */
+      picture?: string | null;
+      /** @description `#rrggbb` */
+      colour?: string | null;
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -603,6 +879,14 @@ export interface components {
     };
     /** @description The whole answer to a query: everything a page needs to draw itself. Exact. */
     Answer: core.Answer;
+    /** @description Words that stand for yes, and for no. */
+    Answers: core.Answers;
+    /** @description Where something that came back is now. */
+    BroughtBack: {
+      /** @enum {unknown} */
+      kind: 'lens' | 'source';
+      slug: string;
+    };
     /** @description How a cache is doing. */
     CacheFigures: core.CacheFigures;
     /** @description A part of a card: what its shape says, with every default filled in. */
@@ -638,6 +922,25 @@ export interface components {
     ];
     /** @description A value of a post: terms by their numbers, where they are not too many to be told once; null for none. */
     CompactValue: null | string | number | number[] | components['schemas']['TermValue'][] | boolean;
+    /** @description What was deleted and can be brought back. */
+    DeletedView: {
+      id: string;
+      /** @enum {unknown} */
+      kind: 'lens' | 'source';
+      name: string;
+      /** @description Posts of a source; of a lens, null. */
+      posts: null | number;
+      /** @description Names of the lenses that come back with a source; of a lens, none. */
+      lenses: string[];
+      /** @description Moments, as ISO 8601 writes them: when it was deleted, and until when it is kept. */
+      at: string;
+      until: string;
+    };
+    /** @description Where the demo is to be seen. */
+    DemoView: {
+      /** @description Slug of its first lens. */
+      lens: string;
+    };
     /** @description All the Bench shows of a lens at an address. */
     DryRun: core.DryRun;
     Explanation: core.Explanation;
@@ -669,6 +972,14 @@ export interface components {
     FavouritesFacetAnswer: core.FavouritesFacetAnswer;
     /** @description A field, with what its posts hold. */
     FieldDescription: core.FieldDescription;
+    /** @description What a field holds, and how many posts have it. */
+    FieldGlance: {
+      key: string;
+      label: string;
+      /** @enum {unknown} */
+      type: 'boolean' | 'date' | 'datetime' | 'html' | 'image' | 'link' | 'number' | 'reference' | 'terms' | 'text';
+      filled: number;
+    };
     /** @description What a change of a field would come to, before it is kept. */
     FieldPreview: {
       lenses: components['schemas']['LensEffect'][];
@@ -677,8 +988,13 @@ export interface components {
       /** @description Values there are, and how many of them can be read as they would be. */
       filled: number;
       read: number;
-      /** @description Posts whose value is another than it was. */
+      /** @description Posts whose values are others than they were, or that are left out or brought back. */
       changed: number;
+      /** @description Posts that are answered. */
+      posts: {
+        before: number;
+        after: number;
+      };
       /** @description How many values each type could read. */
       types: {
         [key: string]: number;
@@ -690,28 +1006,41 @@ export interface components {
         before: null | string;
         after: null | string;
       }[];
+      /** @description All fields that are read anew, before and after. */
+      fields: {
+        before: components['schemas']['FieldDescription'];
+        after: components['schemas']['FieldDescription'];
+      }[];
+      /** @description What would be found wrong with them. */
+      findings: components['schemas']['Finding'][];
     };
     FieldProblem: {
       /** @description JSON pointer (RFC 6901) into the body. */
       pointer: string;
       message: string;
     };
+    /** @description What was found wrong with the values of a field. */
     Finding: core.Finding;
     /** @description A finding, with what can be done about it and what is. */
     FindingView: {
-      id: string;
-      mends: components['schemas']['MendOffer'][];
+      mends: {
+        id: string;
+        text: string;
+      }[];
       /** @description Id of the mend in force; null for none. */
       mended: null | string;
-      /** @enum {unknown} */
-      code: 'gaps' | 'lost-characters' | 'near-twins' | 'unreadable-values';
+      /** @description Whether it is only worth knowing: nothing in it need be wrong. */
+      isRemark: boolean;
       field: string;
-      /** @description How many posts it touches. */
-      posts: number;
-      /** @description Up to eight of the values as they came. */
-      values: string[];
       /** @description One sentence for people. */
       text: string;
+      /** @description Up to eight of the values as they came. */
+      values: string[];
+      /** @description How many posts it touches. */
+      posts: number;
+      /** @description Tells it from every other of its source, whenever the values are read. */
+      id: string;
+      code: string;
     };
     /** @description Something found in a page's sheets. */
     FoundLook: {
@@ -768,8 +1097,19 @@ export interface components {
       facets: string[];
       before: string;
       after: string;
+      /** @description How many posts it has, where that changes and it has all of its source; else null. */
+      posts: null | {
+        before: number;
+        after: number;
+      };
       /** @description Why the lens can’t work with it; null where it can. */
       problem: null | string;
+    };
+    /** @description A released lens, and its facets that list the terms of a field. */
+    LensOfTerms: {
+      slug: string;
+      name: string;
+      facets: string[];
     };
     /** @description A lens in a list. */
     LensSummary: {
@@ -801,6 +1141,12 @@ export interface components {
     /** @description A post of a source, as it was read. */
     ListedPost: {
       title: string;
+      /** @description Its values as a person reads them, by field. */
+      words: {
+        [key: string]: string;
+      };
+      /** @description The record as it came. */
+      raw: components['schemas']['RawRecord'];
       id: string;
       values: {
         [key: string]: components['schemas']['Value'];
@@ -860,11 +1206,13 @@ export interface components {
     };
     /** @description Results with the same choices under each way of matching: known before it is set. */
     MatchEffect: core.MatchEffect;
-    /** @description A rule that mends what was found wrong: some values, as they came, are read as another. */
+    /** @description A rule that mends what was found wrong, whenever values are read. */
     Mend: core.Mend;
-    /** @description What a mend did, or would do. */
+    /** @description What mends did, or would do. */
     MendMade: {
+      /** @description Id of the first of them. */
       id: string;
+      ids: string[];
       /** @description Posts that have it otherwise since. */
       changed: number;
       lenses: components['schemas']['LensEffect'][];
@@ -873,6 +1221,11 @@ export interface components {
       /** @description Values there are, and how many of them can be read as they would be. */
       filled: number;
       read: number;
+      /** @description Posts that are answered. */
+      posts: {
+        before: number;
+        after: number;
+      };
       /** @description How many values each type could read. */
       types: {
         [key: string]: number;
@@ -884,20 +1237,36 @@ export interface components {
         before: null | string;
         after: null | string;
       }[];
+      /** @description All fields that are read anew, before and after. */
+      fields: {
+        before: components['schemas']['FieldDescription'];
+        after: components['schemas']['FieldDescription'];
+      }[];
+      /** @description What would be found wrong with them. */
+      findings: components['schemas']['Finding'][];
     };
     /** @description What can be done about a finding. */
     MendOffer: core.MendOffer;
+    /** @description What a mend does to values as they came. */
+    MendRule: core.MendRule;
     /** @description A rule in force. */
     MendView: {
       field: string;
-      /** @description Unique in its source. */
-      id: string;
-      /** @description What was found, in a sentence. */
-      found: string;
+      /** @description Values that it made another, when they were last read. */
+      used: number;
+      /** @description Whether there is still something that it mends. */
+      fits: boolean;
       /** @description What is done about it, in a sentence. */
       text: string;
-      from: string[];
-      into: string;
+      rule: components['schemas']['MendRule'];
+      /** @description That of the finding it mends, unique in its source. */
+      id: string;
+      /** @description Code of the finding. */
+      code: string;
+      /** @description Which of the finding's mends it is. */
+      mend: string;
+      /** @description What was found, in a sentence. */
+      found: string;
     };
     /** @description By how much a post misses a facet. */
     Miss: core.Miss;
@@ -948,6 +1317,20 @@ export interface components {
     };
     /** @description How a listing lies at one width. */
     Placed: core.Placed;
+    /** @description A post that would be another, with what it has and would have. */
+    PostDiff: {
+      title: string;
+      /** @description Of the fields that are others: what came before, and what comes now. */
+      values: {
+        key: string;
+        before: string;
+        after: string;
+      }[];
+      id: string;
+      /** @enum {unknown} */
+      change: 'added' | 'changed' | 'removed';
+      fields: string[];
+    };
     /** @description Some posts of a source. */
     PostList: {
       total: number;
@@ -966,7 +1349,11 @@ export interface components {
     };
     /** @description Where a post of the first page stands by a search's weights, and where it would without them. */
     RankMove: core.RankMove;
-    /** @description A record that did not become a post, or a value that could not be read. */
+    /** @description A record as a reader of some format gives it: values by field name, before anything is known of types. */
+    RawRecord: core.RawRecord;
+    /** @description Posts of another source that values stand for. */
+    Reference: core.Reference;
+    /** @description A record that did not become a post. */
     Rejection: core.Rejection;
     ReleaseMade: {
       number: number;
@@ -1001,6 +1388,65 @@ export interface components {
       /** @description Posts to show where nothing matches; absent where there are none. */
       others?: components['schemas']['Item'][];
     };
+    /** @description What was changed, under which number it can be found; or what would be, without one. */
+    RunMade: {
+      added: number;
+      changed: number;
+      unchanged: number;
+      removed: number;
+      /** @description Posts that are answered then. */
+      total: number;
+      rejected: components['schemas']['Rejection'][];
+      run: null | number;
+      /** @description Fields that are new, and those of which nothing comes any more. */
+      fields?: {
+        added: string[];
+        gone: string[];
+      };
+      /** @description Up to some hundred of each kind. */
+      posts?: components['schemas']['PostDiff'][];
+      /** @description Lenses, with how many posts they have. */
+      lenses?: {
+        slug: string;
+        name: string;
+        matched: {
+          before: number;
+          after: number;
+        };
+      }[];
+      /** @description What would be found wrong that was not before. */
+      findings?: components['schemas']['Finding'][];
+      /** @description Mends in force: how many values each makes another, before and after. */
+      mends?: {
+        id: string;
+        field: string;
+        text: string;
+        before: number;
+        after: number;
+      }[];
+    };
+    /** @description One bringing-in of posts, and what it changed. */
+    RunView: {
+      id: number;
+      /** @description Moment, as ISO 8601 writes it. */
+      at: string;
+      /** @enum {unknown} */
+      how: 'file' | 'posts' | 'removal' | 'undo';
+      fileName: string;
+      /** @enum {unknown} */
+      state: 'done' | 'undone';
+      added: number;
+      changed: number;
+      unchanged: number;
+      removed: number;
+      rejected: components['schemas']['Rejection'][];
+      /** @description Why it failed; null: it did not. What fails changes nothing, and is told to whoever asked for it. */
+      reason: null | string;
+      /** @description Posts there were after it. */
+      posts: number;
+      /** @description Whether it is the one that can be undone. */
+      undoable: boolean;
+    };
     /** @description What an answer holds of a search. */
     SearchFacetAnswer: core.SearchFacetAnswer;
     /** @description What a page needs to know of a lens besides its answers. Changes only with the release. */
@@ -1015,6 +1461,8 @@ export interface components {
       fieldCount: number;
       /** @description How many findings it has. */
       findingCount: number;
+      /** @description Its first fields, as far as one sees at a glance. */
+      fields: components['schemas']['FieldGlance'][];
       fileName: string;
       /** @description Moment, as ISO 8601 writes it. */
       updatedAt: string;
@@ -1047,20 +1495,60 @@ export interface components {
       asc: null | string;
       desc: null | string;
     };
+    /** @description Something that was done to the terms of a field. */
+    TermChangeView: {
+      id: number;
+      /** @description Moment, as ISO 8601 writes it. */
+      at: string;
+      /** @description What, in words. */
+      text: string;
+      undone: boolean;
+    };
+    /** @description What a change of terms comes to. */
+    TermEffect: {
+      /** @description What is done, in words. */
+      text: string;
+      /** @description Slug of the term that was changed, or that others became; null where it was deleted. */
+      term: null | string;
+      /** @description Posts that lose a term, or get another instead. */
+      posts: number;
+      /** @description Posts of that term, with all under it. */
+      before: number;
+      after: number;
+      /** @description Posts that have any term of the field. */
+      filled: {
+        before: number;
+        after: number;
+      };
+      /** @description Lenses that visitors see it in. */
+      lenses: components['schemas']['LensOfTerms'][];
+    };
     /** @description What an answer holds of a facet whose choices are terms. */
     TermFacetAnswer: core.TermFacetAnswer;
+    /** @description How a term of a facet looks, besides its name. */
+    TermLook: core.TermLook;
     TermValue: core.TermValue;
-    /** @description A term of a source, and how many posts stand under it. */
+    /** @description A term of a source. */
     TermView: {
       slug: string;
       label: string;
       parent: null | string;
+      /** @description Posts that have it or one under it. */
       count: number;
+      /** @description Posts that have just it. */
+      own: number;
       hidden: boolean;
+      /** @description Slugs that lead to it as well. */
       aliases: string[];
+      /** @description Of these, those it had itself. */
+      was: string[];
+      /** @description Address of a picture that stands for it. */
+      picture: null | string;
+      /** @description `#rrggbb` */
+      colour: null | string;
     };
     Texts: core.Texts;
-    /** @description A value by the type of its field: text, html, link, image → string; terms → slugs; date → `YYYY-MM-DD`; datetime → `YYYY-MM-DDTHH:mm:ss` with `Z`, an offset, or nothing; number; boolean. */
+    /** @description A value by the type of its field: text, html, link, image → string; terms, reference → slugs; date → `YYYY-MM-DD`; datetime → `YYYY-MM-DDTHH:mm:ss` with `Z`, an offset, or nothing; number; boolean. */
     Value: core.Value;
     /** @description A way out of an empty answer: what leaving some facets out gives, or taking another term in one. */
     Way: core.Way;
@@ -1343,6 +1831,33 @@ export interface operations {
       };
     };
   };
+  'demo-load': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DemoView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
   'jobs-find': {
     parameters: {
       query?: never;
@@ -1538,7 +2053,10 @@ export interface operations {
   };
   'sources-remove': {
     parameters: {
-      query?: never;
+      query?: {
+        /** @description `1`: lenses on it go with it. */
+        lenses?: unknown;
+      };
       header?: never;
       path: {
         slug: string;
@@ -1563,24 +2081,27 @@ export interface operations {
       };
     };
   };
-  'sources-terms': {
+  'sources-change': {
     parameters: {
       query?: never;
       header?: never;
       path: {
         slug: string;
-        field: string;
       };
       cookie?: never;
     };
-    requestBody?: never;
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SourceBody'];
+      };
+    };
     responses: {
       200: {
         headers: {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['TermView'][];
+          'application/json': components['schemas']['SourceView'];
         };
       };
       default: {
@@ -1596,6 +2117,11 @@ export interface operations {
   'sources-posts': {
     parameters: {
       query?: {
+        /** @description `field:term,term`, once or several times. */
+        filter?: unknown;
+        order?: 'asc' | 'desc';
+        /** @description Key of a field; else the best matches, or the newest. */
+        sort?: unknown;
         size?: unknown;
         page?: unknown;
         /** @description Just these posts: ids, each encoded, with commas. */
@@ -1629,6 +2155,92 @@ export interface operations {
       };
     };
   };
+  'posts-replace': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'multipart/form-data': {
+          /** Format: binary */
+          file: string;
+          /** @enum {string} */
+          format?: 'csv' | 'json' | 'ndjson';
+          /**
+           * @description Posts that the file does not have stay.
+           * @enum {string}
+           */
+          keep?: 'missing';
+        };
+      };
+    };
+    responses: {
+      /** @description What changed; of a preview, what would. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'posts-upsert': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': {
+          [key: string]: unknown;
+        }[];
+      };
+    };
+    responses: {
+      /** @description Posts with ids that are there are changed in what is given; others are added. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
   'sources-snapshot': {
     parameters: {
       query?: never;
@@ -1647,6 +2259,74 @@ export interface operations {
         };
         content: {
           'application/octet-stream': string;
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-copy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description A second source with the same posts. */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'export-export': {
+    parameters: {
+      query: {
+        order?: 'asc' | 'desc';
+        sort?: unknown;
+        /** @description The same: `field:term,term`, once or several times. */
+        filter?: unknown;
+        /** @description As for the list of posts: only what is found goes out. */
+        q?: unknown;
+        as: 'csv' | 'ndjson' | 'jsonfeed';
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description All records, or those that were asked for, as they came. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/csv': string;
         };
       };
       default: {
@@ -1762,6 +2442,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'lenses-change': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LensBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensView'];
+        };
       };
       default: {
         headers: {
@@ -2445,6 +3158,427 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Depth first, in their order. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-add': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewTermBody'];
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermEffect'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-merge': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MergeBody'];
+      };
+    };
+    responses: {
+      /** @description Posts that have one of some terms have another instead. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermEffect'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-history': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description What was done to these terms, the newest first. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermChangeView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The newest change was taken back. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermChangeView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-redo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description What was taken back last was made again. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermChangeView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-remove': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+        term: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Its posts lose it; what stands under it moves up. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermEffect'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'terms-change': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+        term: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TermBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermEffect'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'posts-remove': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'posts-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'posts-undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The posts are what they were before that run. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'deleted-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeletedView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'deleted-restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['BroughtBack'];
+        };
       };
       default: {
         headers: {

@@ -46,6 +46,7 @@ const posts = Array.from({ length: 30 }, (_, i): Post => {
       tags: [`tag${i % 14}`, ...(i % 5 === 0 ? ['tag13'] : [])],
       place: [['spit', 'slip', 'fen', 'inland'][i % 4]!],
       day: `2026-0${1 + (i % 6)}-${10 + i}`.slice(0, 10),
+      at: `2026-0${1 + (i % 6)}-${10 + i}T1${i % 10}:30:00Z`.replace(/-(\d\d)\d?T/, '-$1T'),
       minutes: 20 + ((i * 10) % 100),
       open: i % 4 === 0,
       ...(i % 3 > 0 && { picture: `/p/${i}.jpg`, small: `/s/${i}, small.jpg` }),
@@ -62,6 +63,7 @@ const index = buildIndex({
     field('tags', 'terms', { multiple: true }),
     field('place', 'terms', { tree: true }),
     field('day', 'date', { role: 'published' }),
+    field('at', 'datetime'),
     field('minutes', 'number'),
     field('open', 'boolean'),
     field('plot', 'terms'),
@@ -122,6 +124,10 @@ const states: Record<string, { facets: object[]; addresses: string[] }> = {
       { field: 'day', pick: 'day' },
     ],
     addresses: ['one=2026-03', 'one=2026-02-11/2026-04-01', 'one=../2026-01-20', 'one=P30D'],
+  },
+  'time-range': {
+    facets: [{ field: 'at' }],
+    addresses: ['one=2026-03', 'one=2026-02-11T08:00/2026-02-12T18:30', 'one=../2026-01-20T12'],
   },
   'number-range': {
     facets: [{ field: 'minutes', unit: 'min', step: 5 }],
@@ -246,7 +252,9 @@ function controlOf(fieldset: HTMLElement): unknown {
   }));
   const boxes = all(body, 'input.ivy-input:not(.ivy-find):not([role=combobox])').map((one) => {
     const input = one as HTMLInputElement;
-    return [input.getAttribute('aria-label') ?? words(input.closest('label')?.querySelector('span')), input.value];
+    // the browser's own box of a day with its time draws the two apart, whatever its value parts them by
+    const value = input.type === 'datetime-local' ? input.value.replace('T', ' ') : input.value;
+    return [input.getAttribute('aria-label') ?? words(input.closest('label')?.querySelector('span')), value];
   });
   const presets = all(body, '.ivy-presets .ivy-button').map((one) => choiceOf(one).slice(0, 3));
   const links = all(body, 'a.ivy-link').map((one) => [...choiceOf(one), linkOf(one)]);

@@ -117,7 +117,7 @@ export interface TextControl {
 /** Two ends, or one day. */
 export interface RangeControl {
   form: 'range';
-  of: 'days' | 'numbers';
+  of: 'days' | 'times' | 'numbers';
   label: string;
   /** One day is picked and not two ends. */
   isOne: boolean;

@@ -33,6 +33,26 @@ test.each([
   expect(readDayInput(text, language, today)).toBe(read);
 });
 
+test.each([
+  ['2026-04-10T14:30', 'en', '2026-04-10T14:30'],
+  ['2026-04-10 14:30', 'en', '2026-04-10T14:30'],
+  ['10.4.2026, 14.30 Uhr', 'de', '2026-04-10T14:30'],
+  ['10.4. 9 Uhr', 'de', '2026-04-10T09:00'],
+  ['10 avril 2026 14h30', 'fr', '2026-04-10T14:30'],
+  ['April 10, 2:30 pm', 'en-US', '2026-04-10T14:30'],
+  ['4/10/2026 12 am', 'en-US', '2026-04-10T00:00'],
+  ['4/10/2026 12:15 p.m.', 'en-US', '2026-04-10T12:15'],
+  ['2026年4月10日 14:30', 'ja', '2026-04-10T14:30'],
+  ['10.4.2026', 'de', '2026-04-10'],
+  ['2026', 'en', '2026'],
+  ['2026-04 14:30', 'en', null],
+  ['2026-04-10 25:00', 'en', null],
+  ['2026-04-10 13 pm', 'en', null],
+  ['14:30', 'en', null],
+])('%s in %s is the time %s', (text, language, read) => {
+  expect(readDayInput(text, language, today, true)).toBe(read);
+});
+
 test('whatever a language writes as a day is read as that day', () => {
   const languages = ['en-US', 'en-GB', 'de', 'fr', 'ja', 'ar', 'sv', 'nl', 'es', 'pl', 'pt-BR', 'ko'];
   const styles = ['short', 'medium', 'long'] as const;

@@ -1,5 +1,4 @@
-import { dayText } from '@ivy/core';
-import { readInterval } from '@ivy/core';
+import { dayText, readInterval } from '@ivy/core';
 
 /** No day is typed in more characters. */
 const longestInput = 40;
@@ -9,12 +8,37 @@ const longestInput = 40;
  * ways: `10.4.2026`, `4/10/2026`, `April 10`, `10. April 2026`, `2026-05`, `5/2026`, `2026年4月10日`.
  * @param language  BCP 47; it tells whether 4/10 is in April or October, and what months are called
  * @param today     day number; what has no year is in this one
- * @returns `2026-04-10`, `2026-04` or `2026`; null when it can't be read, or is no day that exists
+ * @param isTimed   whether a time of day may follow: `14:30`, `2:30 pm`, `14.30 Uhr`, `14h30`
+ * @returns `2026-04-10`, `2026-04`, `2026`, or `2026-04-10T14:30`; null when it can't be read, or is no day that exists
  */
-export function readDayInput(text: string, language: string, today: number): string | null {
+export function readDayInput(text: string, language: string, today: number, isTimed = false): string | null {
   const typed = text.trim().toLowerCase();
   if (typed === '' || typed.length > longestInput) return null;
   const plain = withLatinDigits(typed, language);
+  const timed = isTimed ? readTimeOfDay(plain) : null;
+  if (!timed) return readDay(plain, language, today);
+  const day = readDay(timed.before, language, today);
+  return day?.length === 10 ? `${day}T${timed.time}` : null;
+}
+
+/** A time of day at the end of a text, and what stands before it. */
+function readTimeOfDay(text: string): { before: string; time: string } | null {
+  const found = /^(.+?)(?:t|[\s,]+)(\d{1,2})(?:[:.h](\d\d))?(?::\d\d)?\s*(?:([ap])\.?\s?m\.?|uhr|h)?$/.exec(text);
+  if (!found) return null;
+  const [, before, hour, minute, half] = found;
+  // a lone number is a day or a year
+  if (minute === undefined && half === undefined && !/(?:uhr|h)$/.test(text)) return null;
+  let hours = Number(hour);
+  if (half !== undefined) {
+    if (hours < 1 || hours > 12) return null;
+    hours = (hours % 12) + (half === 'p' ? 12 : 0);
+  }
+  if (hours > 23 || Number(minute ?? 0) > 59) return null;
+  const time = `${String(hours).padStart(2, '0')}:${minute ?? '00'}`;
+  return { before: before!, time };
+}
+
+function readDay(plain: string, language: string, today: number): string | null {
   const read = readNumbers(plain, language, today) ?? readNamed(plain, language, today);
   // whether there is such a day is told in one place
   return read !== null && readInterval(read, today) !== null ? read : null;

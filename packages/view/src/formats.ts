@@ -9,13 +9,18 @@ const formatsKept = 100;
 
 const dateFormats = new Lru<string, Intl.DateTimeFormat>(formatsKept);
 
-/** How long a day is written; `month`: its month and year alone. */
-export type DateStyle = 'short' | 'medium' | 'long' | 'full' | 'month';
+/** How long a day is written; `month`: its month and year alone; `time`: with the time. */
+export type DateStyle = 'short' | 'medium' | 'long' | 'full' | 'month' | 'time';
 
 /** A calendar day as a language writes it. */
 export function dayFormat(language: string, timeZone: string, style: DateStyle = 'medium'): Intl.DateTimeFormat {
   return dateFormats.getOr(`${language} ${timeZone} ${style}`, () => {
-    const shown = style === 'month' ? ({ month: 'long', year: 'numeric' } as const) : { dateStyle: style };
+    const shown =
+      style === 'month'
+        ? ({ month: 'long', year: 'numeric' } as const)
+        : style === 'time'
+          ? ({ dateStyle: 'medium', timeStyle: 'short' } as const)
+          : { dateStyle: style };
     return new Intl.DateTimeFormat(language, { ...shown, timeZone });
   });
 }

@@ -15,6 +15,7 @@ export { iconImage } from './look/icons.js';
 export * from './look/plain-placed.js';
 export * from './look/presets/presets.js';
 export * from './look/sheet.js';
+export type { Drawn } from './look/extras.js';
 export * from './look/span.js';
 export { barsOf } from './range.js';
 export * from './range-text.js';

@@ -27,8 +27,11 @@ test.each([
   ['days', '2026/..', 'from 2026', seen],
   ['days', 'P30D', 'Last 30 days', seen],
   ['days', 'P7D', 'P7D', seen],
+  ['times', '2026-03-01T14:30/2026-03-01T18:00', 'Mar 1, 2026, 2:30 – 6:00 PM', undefined],
+  ['times', '2026-03-01T14:30/..', 'from Mar 1, 2026, 2:30 PM', undefined],
+  ['times', '2026-03/..', 'from 2026-03', undefined],
 ] as const)('a %s of %s reads “%s”', (kind, value, words, facet) => {
-  expect(rangeText(kind, value, settings('en'), facet).replace(/\u2009/g, ' ')).toBe(words);
+  expect(rangeText(kind, value, settings('en'), facet).replace(/[\u2009\u202f]/g, ' ')).toBe(words);
 });
 
 test('numbers and days are written as the language writes them', () => {

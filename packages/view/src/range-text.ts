@@ -1,8 +1,9 @@
 import type { FacetSettings, Settings } from '@ivy/core';
+import type { RangeControl } from './controls.js';
 import { dayFormat, figure } from './formats.js';
 
 /** What a range is of. */
-type RangeOf = 'days' | 'numbers';
+type RangeOf = RangeControl['of'];
 
 /** The ends of a range as its inputs hold them: empty where it is open. */
 export function endsOf(value: string | undefined): [from: string, to: string] {
@@ -24,8 +25,7 @@ export function rangeText(of: RangeOf, value: string, settings: Settings, facet?
   if (from === '') return texts.until.replace('{value}', text(to) + unit);
   if (to === '') return texts.since.replace('{value}', text(from) + unit);
   if (from === to) return text(from) + unit;
-  if (of === 'days' && isDay(from) && isDay(to))
-    return dayFormat(language, 'UTC').formatRange(dateOf(from), dateOf(to));
+  if (isFull(of, from) && isFull(of, to)) return formatOf(of, language).formatRange(dateOf(from), dateOf(to));
   return `${text(from)} – ${text(to)}${unit}`;
 }
 
@@ -33,11 +33,20 @@ export function rangeText(of: RangeOf, value: string, settings: Settings, facet?
 export function endText(of: RangeOf, end: string, { language }: Pick<Settings, 'language'>): string {
   if (of === 'numbers') return figure(language, Number(end));
   // a year or a month alone stands as it is until the answer says its days
-  return isDay(end) ? dayFormat(language, 'UTC').format(dateOf(end)) : end;
+  return isFull(of, end) ? formatOf(of, language).format(dateOf(end)) : end;
 }
 
-function dateOf(day: string): Date {
-  return new Date(`${day}T00:00:00Z`);
+function formatOf(of: RangeOf, language: string): Intl.DateTimeFormat {
+  return dayFormat(language, 'UTC', of === 'times' ? 'time' : 'medium');
+}
+
+function dateOf(end: string): Date {
+  return new Date(isDay(end) ? end : `${end}Z`);
+}
+
+/** Whether an end says all that it is of: a day, or a day with its time. */
+function isFull(of: RangeOf, end: string): boolean {
+  return of === 'times' ? end.includes('T') : of === 'days' && isDay(end);
 }
 
 export function isDay(text: string): boolean {

@@ -50,7 +50,7 @@ export function barsOf(
   to: string,
 ): RangeControl['bars'] {
   const most = Math.max(1, ...buckets.map((bucket) => bucket.count));
-  const place = (value: string | number) => (of === 'days' ? String(value) : Number(value));
+  const place = (value: string | number) => (of === 'numbers' ? Number(value) : String(value));
   return buckets.map((bucket) => ({
     height: bucket.count === 0 ? 0 : Math.max(6, (100 * bucket.count) / most),
     isIn: (from === '' || place(bucket.to) >= place(from)) && (to === '' || place(bucket.from) <= place(to)),

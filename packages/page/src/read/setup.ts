@@ -1,5 +1,4 @@
 import {
-  dayOrders,
   discoverFields,
   finished,
   IndexBuilder,
@@ -8,6 +7,7 @@ import {
   meant,
   plainField,
   PostReader,
+  prepareFields,
   readLens,
   slugify,
   type Field,
@@ -128,7 +128,7 @@ const aStep = 500;
 
 function* indexOf(records: readonly RawRecord[], fields: Field[]): Steps<PostIndex> {
   yield;
-  const reader = new PostReader(fields, dayOrders(records, fields));
+  const reader = new PostReader(fields, prepareFields(records, fields));
   const posts: Post[] = [];
   yield* inParts(records.length, aStep, (from, to) => {
     for (const record of records.slice(from, to)) {
@@ -137,7 +137,7 @@ function* indexOf(records: readonly RawRecord[], fields: Field[]): Steps<PostInd
     }
   });
   // without the loops in WebAssembly, which the script leaves out
-  const builder = new IndexBuilder(fields, reader.finish().taxonomies, posts.length, Infinity);
+  const builder = new IndexBuilder(fields, reader.records.taxonomies, posts.length, Infinity);
   yield* inParts(posts.length, aStep, (from, to) => builder.add(posts.slice(from, to)));
   return yield* builder.finish();
 }

@@ -26,6 +26,7 @@ export function drawPresses(listing: Listing, facet: FacetView): TemplateResult 
 function drawPill(listing: Listing, option: Press): TemplateResult {
   return html`<button
     type="button"
+    value=${option.value}
     class=${option.muted ? 'ivy-button ivy-muted' : 'ivy-button'}
     aria-pressed=${option.chosen}
     @click=${() => void listing.pick(option.link.choices)}

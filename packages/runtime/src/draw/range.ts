@@ -31,7 +31,7 @@ export function drawRange(listing: Listing, facet: FacetView): TemplateResult {
   if (control.isOne) return html`${drawHistogram(drawn)} ${drawDay(drawn)} ${drawPresets(drawn)}`;
   return html`${drawHistogram(drawn)} ${drawThumbs(drawn)}
     <div class="ivy-ends">
-      ${control.ends.map(({ end, label }) => (control.of === 'days' ? drawDayEnd(drawn, end, label) : drawNumberEnd(drawn, end, label)))}
+      ${control.ends.map(({ end, label }) => (control.of === 'numbers' ? drawNumberEnd(drawn, end, label) : drawDayEnd(drawn, end, label)))}
     </div>
     ${drawBadDay(drawn, 'from')} ${drawBadDay(drawn, 'to')} ${drawPresets(drawn)}`;
 }
@@ -62,13 +62,14 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
   const { listing, facet, control } = drawn;
   const { bounds } = control;
   const value = drawn[end];
+  const isTimed = control.of === 'times';
   const place = `${facet.key} ${end}`;
   const bad = listing.opened.badDays.get(place);
   const { language, zone, texts } = listing.settings!;
   const type = async (event: Event) => {
     const text = (event.target as HTMLInputElement).value.trim();
     const { readDayInput } = await dayReader();
-    const read = text === '' ? '' : readDayInput(text, language, zoneDays(zone).dayAt(Date.now()));
+    const read = text === '' ? '' : readDayInput(text, language, zoneDays(zone).dayAt(Date.now()), isTimed);
     // what can't be read stays for the visitor to mend, and nothing is filtered by it
     if (read === null) listing.opened.badDays.set(place, text);
     else listing.opened.badDays.delete(place);
@@ -80,10 +81,8 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
     setEnd(drawn, end, (event.target as HTMLInputElement).value);
   };
   const openCalendar = (event: Event) => {
-    const box = (event.currentTarget as HTMLElement).parentElement!.querySelector<HTMLInputElement>(
-      'input[type=date]',
-    )!;
-    box.showPicker?.();
+    const end = (event.currentTarget as HTMLElement).parentElement!;
+    end.querySelector<HTMLInputElement>('.ivy-picker')!.showPicker?.();
   };
   return html`<div class="ivy-end">
     <label>
@@ -96,7 +95,7 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
         placeholder=${bounds ? bounds[end] : '2026-03-01'}
         aria-invalid=${bad !== undefined}
         aria-describedby=${bad === undefined ? nothing : partId(listing, facet, `bad-${end}`)}
-        .value=${live(bad ?? value)}
+        .value=${live(bad ?? value.replace('T', ' '))}
         @focus=${dayReader}
         @change=${type}
       />
@@ -105,13 +104,13 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
       <span aria-hidden="true"></span>
     </button>
     <input
-      type="date"
+      type=${isTimed ? 'datetime-local' : 'date'}
       class="ivy-picker"
       tabindex="-1"
       aria-hidden="true"
       min=${bounds?.from ?? nothing}
       max=${bounds?.to ?? nothing}
-      .value=${live(isDay(value) ? value : '')}
+      .value=${live(isTimed || isDay(value) ? value : '')}
       @change=${pick}
     />
   </div>`;

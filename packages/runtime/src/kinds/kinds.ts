@@ -11,6 +11,7 @@ import { radios } from './radios.js';
 import { search } from './search.js';
 import { steps } from './steps.js';
 import { switchKind } from './switch.js';
+import { timeRange } from './time-range.js';
 import { tree } from './tree.js';
 
 /** How every kind of facet is drawn, by its name. */
@@ -25,6 +26,7 @@ export const drawKinds: Record<FacetKind, DrawFacet> = {
   switch: switchKind,
   search,
   'date-range': dateRange,
+  'time-range': timeRange,
   'number-range': numberRange,
   favourites,
 };

@@ -7,10 +7,11 @@ import type { Lit } from './lit.js';
 /** Thumbs go from bar to bar over days, and by steps over numbers. */
 export function drawThumbs(lit: Lit, { listing, facet, control, from, to, set }: Drawn): TemplateResult {
   const { texts } = listing.settings!;
-  const scale = control.of === 'days' ? dayScale(control) : numberScale(control);
+  const scale = control.of === 'numbers' ? numberScale(control) : dayScale(control);
   const value = (low: number, high: number): [string, string] => [
-    low <= 0 ? '' : scale.from(low),
-    high >= scale.steps ? '' : scale.to(high),
+    // an end whose thumb stays where it was keeps its value, which may lie within a step
+    low === range.from ? from : low <= 0 ? '' : scale.from(low),
+    high === range.to ? to : high >= scale.steps ? '' : scale.to(high),
   ];
   const range: SliderRange = {
     steps: scale.steps,

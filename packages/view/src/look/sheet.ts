@@ -6,6 +6,7 @@ import { iconRules } from './icons.js';
 import { placements } from './placement.js';
 import { presets } from './presets/presets.js';
 import { writeRules, type Rule } from './rule.js';
+import { termRules } from './term-rules.js';
 import { typeRules } from './types.js';
 
 /**
@@ -20,7 +21,11 @@ export function lookSheet(look: Look, drawn: Drawn, name: string): string {
     const where = typeof at === 'string' ? at : `${here}:is(${at.join(', ')})`;
     return writeRules(where, rules(false));
   });
-  return layered(extraRules(drawn) + bySpan.join('') + writeRules(here, [...lookRules(look), ...cardRules(drawn)]));
+  return layered(
+    extraRules(drawn) +
+      bySpan.join('') +
+      writeRules(here, [...lookRules(look), ...cardRules(drawn), ...termRules(drawn)]),
+  );
 }
 
 /** The sheet of a page that is drawn without scripts: there the window’s width counts. */
@@ -31,7 +36,9 @@ export function plainLookSheet(look: Look, drawn: Drawn): string {
     return `  @media ${spans.map((span) => media(look, span)).join(', ')} {\n${written('    ')}  }\n`;
   });
   return layered(
-    extraRules(drawn) + bySpan.join('') + writeRules('', [...lookRules(look), ...cardRules(drawn)].map(onPage)),
+    extraRules(drawn) +
+      bySpan.join('') +
+      writeRules('', [...lookRules(look), ...cardRules(drawn), ...termRules(drawn)].map(onPage)),
   );
 }
 

@@ -1,4 +1,31 @@
-@layer ivy {
+/** Two ends to set, under a picture of where the posts are. */
+export const ranges = `
+  :where(.ivy-slider) {
+    position: relative;
+    height: 28px;
+    margin: -15px -9px 8px;
+  }
+  @media (pointer: coarse) {
+    :where(.ivy-slider) {
+      height: 44px;
+      margin: -23px -9px 4px;
+    }
+  }
+  :where(.ivy-track) {
+    position: absolute;
+    inset-inline: 9px;
+    top: calc(50% - 1.5px);
+    height: 3px;
+    border-radius: 2px;
+    background: var(--i-rule);
+  }
+  :where(.ivy-track)::after {
+    content: '';
+    position: absolute;
+    inset-block: 0;
+    inset-inline: var(--ivy-low) calc(100% - var(--ivy-high));
+    background: var(--i-accent);
+  }
   :where(.ivy-histogram) {
     display: flex;
     align-items: end;
@@ -81,18 +108,4 @@
     font-size: 0.85em;
     color: var(--i-ink-2);
   }
-  :where(.ivy-notices p) {
-    margin: 0 0 14px;
-    color: var(--i-ink-2);
-  }
-  :where(.ivy-mark) {
-    background: var(--i-chip);
-    color: inherit;
-    border-radius: 2px;
-  }
-  @media (pointer: coarse) {
-    :where(.ivy-input) {
-      min-height: 44px;
-    }
-  }
-}
+`;
