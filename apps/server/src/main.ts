@@ -1,9 +1,9 @@
 import 'reflect-metadata';
 import { createApp } from './app.js';
-import { loadDemo } from './studio/demo/load-demo.js';
-import { isLoopback, nameOfHost, readDoors, type Doors } from './doors/doors.js';
+import { loadDemo, siteOfDemo } from './studio/demo/load-demo.js';
+import { isLoopback, readDoors, type Doors } from './doors/doors.js';
 
-const { PORT = '4800', HOST = '127.0.0.1', DATABASE_URL, IVY_DEMO, IVY_DEMO_SITE } = process.env;
+const { PORT = '4800', HOST = '127.0.0.1', DATABASE_URL, IVY_DEMO } = process.env;
 
 // whoever started this program is gone: nothing of it is to live on
 process.on('disconnect', () => {
@@ -26,7 +26,7 @@ if (!databaseUrl) {
 try {
   const app = await createApp({ databaseUrl, doors });
   if (!isLoopback(doors.host)) console.warn(doors.isOpen ? openWarning : shutWarning);
-  if (IVY_DEMO !== '0') await loadDemo(app, IVY_DEMO_SITE ?? `http://${nameOfHost(HOST)}:${Number(PORT) + 1}`);
+  if (IVY_DEMO !== '0') await loadDemo(app, siteOfDemo());
   await app.listen(Number(PORT), HOST);
   process.send?.('ready');
 } catch (error) {

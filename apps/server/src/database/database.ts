@@ -3,15 +3,32 @@ import { LensRow } from './lens.entity.js';
 import { First1700000000001 } from './migrations/1-first.js';
 import { Snapshots1700000000002 } from './migrations/2-snapshots.js';
 import { SnapshotPieces1700000000003 } from './migrations/3-snapshot-pieces.js';
+import { LeftPosts1700000000004 } from './migrations/4-left-posts.js';
+import { Runs1700000000005 } from './migrations/5-runs.js';
+import { ShapedTerms1700000000006 } from './migrations/6-shaped-terms.js';
+import { Run, RunPost } from './run.entity.js';
 import { PostRow } from './post.entity.js';
 import { Release } from './release.entity.js';
 import { Setting } from './setting.entity.js';
 import { SnapshotPiece } from './snapshot-piece.entity.js';
 import { Snapshot } from './snapshot.entity.js';
 import { Source } from './source.entity.js';
+import { TermChangeRow } from './term-change.entity.js';
 import { TermRow } from './term.entity.js';
 
-export const entities = [Source, PostRow, TermRow, LensRow, Release, Setting, Snapshot, SnapshotPiece];
+export const entities = [
+  Source,
+  PostRow,
+  TermRow,
+  TermChangeRow,
+  LensRow,
+  Release,
+  Run,
+  RunPost,
+  Setting,
+  Snapshot,
+  SnapshotPiece,
+];
 
 /** No question waits for ever, whatever became of the database. Milliseconds. */
 export const poolLimits = {
@@ -31,7 +48,14 @@ export function databaseOptions(url: string): DataSourceOptions {
     type: 'postgres',
     url,
     entities,
-    migrations: [First1700000000001, Snapshots1700000000002, SnapshotPieces1700000000003],
+    migrations: [
+      First1700000000001,
+      Snapshots1700000000002,
+      SnapshotPieces1700000000003,
+      LeftPosts1700000000004,
+      Runs1700000000005,
+      ShapedTerms1700000000006,
+    ],
     migrationsRun: true,
     migrationsTransactionMode: 'all',
     synchronize: false,

@@ -2,6 +2,7 @@ import type { Lens } from '@ivy/core';
 import {
   Column,
   CreateDateColumn,
+  DeleteDateColumn,
   Entity,
   JoinColumn,
   ManyToOne,
@@ -20,6 +21,10 @@ export class LensRow {
   @Column({ type: 'text', unique: true })
   slug: string;
 
+  /** Slugs it had before: they go on answering. */
+  @Column({ type: 'text', array: true, default: '{}' })
+  former: string[];
+
   @Column({ type: 'text' })
   name: string;
 
@@ -35,6 +40,14 @@ export class LensRow {
 
   @Column({ name: 'draft_revision', type: 'integer', default: 1 })
   draftRevision: number;
+
+  /** When it was deleted: it is kept for a day, under a slug nobody asks for. */
+  @DeleteDateColumn({ name: 'deleted_at', type: 'timestamptz' })
+  deletedAt: Date | null;
+
+  /** The slug it had until then. */
+  @Column({ name: 'deleted_slug', type: 'text', nullable: true })
+  deletedSlug: string | null;
 
   @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
   createdAt: Date;

@@ -23,4 +23,8 @@ export class PostRow {
 
   @Column({ type: 'jsonb' })
   values: Record<string, Value>;
+
+  /** Keys of the fields that have it left out; it is answered where there are none. */
+  @Column({ name: 'left_by', type: 'text', array: true, default: () => `'{}'` })
+  leftBy: string[];
 }

@@ -1,4 +1,4 @@
-import { Column, CreateDateColumn, Entity, PrimaryGeneratedColumn, UpdateDateColumn } from 'typeorm';
+import { Column, CreateDateColumn, DeleteDateColumn, Entity, PrimaryGeneratedColumn, UpdateDateColumn } from 'typeorm';
 import type { FieldDescription, Finding, Rejection } from '@ivy/core';
 
 /** Posts brought in from a file, with the fields found in them. */
@@ -28,6 +28,19 @@ export class Source {
   @Column({ type: 'integer', default: 1 })
   revision: number;
 
+  /**
+   * From the first of these revisions to the last, where that is the present one, nothing but terms changed: an index of
+   * one in between is brought up to date by them alone. Of an index after `shapedUntil` posts lost terms that are back.
+   */
+  @Column({ name: 'shaped_from', type: 'integer', default: 0 })
+  shapedFrom: number;
+
+  @Column({ name: 'shaped_until', type: 'integer', nullable: true })
+  shapedUntil: number | null;
+
+  @Column({ name: 'shaped_to', type: 'integer', default: 0 })
+  shapedTo: number;
+
   @Column({ type: 'integer' })
   posts: number;
 
@@ -39,6 +52,14 @@ export class Source {
 
   @Column({ type: 'jsonb' })
   rejected: Rejection[];
+
+  /** When it was deleted: it is kept for a day, under a slug nobody asks for. */
+  @DeleteDateColumn({ name: 'deleted_at', type: 'timestamptz' })
+  deletedAt: Date | null;
+
+  /** The slug it had until then. */
+  @Column({ name: 'deleted_slug', type: 'text', nullable: true })
+  deletedSlug: string | null;
 
   @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
   createdAt: Date;

@@ -17,7 +17,8 @@ export class TermRow {
   @JoinColumn({ name: 'source_id', foreignKeyConstraintName: 'term_source_fkey' })
   source: Relation<Source>;
 
-  @Column({ type: 'integer' })
+  /** Only tells which of two siblings comes first. */
+  @Column({ type: 'double precision' })
   position: number;
 
   @Column({ type: 'text' })
@@ -31,4 +32,22 @@ export class TermRow {
 
   @Column({ type: 'text', array: true, default: '{}' })
   aliases: string[];
+
+  /** Of the aliases, those it had itself. */
+  @Column({ type: 'text', array: true, default: '{}' })
+  was: string[];
+
+  @Column({ type: 'text', nullable: true })
+  picture: string | null;
+
+  @Column({ type: 'text', nullable: true })
+  colour: string | null;
+
+  /** Once someone shaped it: the labels by which values lead to it. */
+  @Column({ type: 'jsonb', nullable: true })
+  paths: string[][] | null;
+
+  /** It was deleted, and is kept so that values that lead to it are passed over. */
+  @Column({ type: 'boolean', default: false })
+  gone: boolean;
 }

@@ -2,6 +2,7 @@ import {
   answered,
   DamagedSnapshot,
   IndexBuilder,
+  prepareChange,
   readSnapshot,
   writeSnapshot,
   type Post,
@@ -12,6 +13,7 @@ import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Source } from '../database/source.entity.js';
+import { termsByField } from '../database/term-rows.js';
 import { TermRow } from '../database/term.entity.js';
 import { Changes } from '../shared/changes.js';
 import { ValueCache } from '../shared/value-cache.js';
@@ -23,10 +25,21 @@ export interface CachedIndex {
   index: PostIndex;
   /** Word indexes the kept snapshot of it holds; -1 while there is none. */
   keptTexts: number;
+  /** The index it was made from by a change of terms alone, for a while. */
+  before?: CachedIndex;
 }
 
-/** What was read of a source: nothing new, its snapshot, or its posts, taken apart. */
-type Fetched = { same: true } | { revision: number; bytes: Uint8Array } | { revision: number; builder: IndexBuilder };
+/** What was read of a source: nothing new, its terms, its snapshot, or its posts, taken apart. */
+type Fetched =
+  | { same: true }
+  | { revision: number; from: CachedIndex; taxonomies: Record<string, Term[]> }
+  | { revision: number; bytes: Uint8Array }
+  | { revision: number; builder: IndexBuilder };
+
+/** How long, in ms, an index is kept from before its terms were shaped: what is undone meanwhile needs it. */
+const keptBefore = 10 * 60_000;
+/** How long, in ms, nothing of an index by other terms is written down. */
+const restBeforeSave = 30_000;
 
 /**
  * Holds one index a source, read from its snapshot or made from the posts when first asked for, and made anew after a
@@ -44,7 +57,7 @@ export class IndexCache implements OnModuleDestroy {
   ) {
     changes.on((change) => {
       if (change === 'everything') this.#kept.doubtAll();
-      else if (change.kind === 'source') this.#kept.forget(change.id);
+      else if (change.kind === 'source') this.#kept.expire(change.id);
     });
   }
 
@@ -63,6 +76,12 @@ export class IndexCache implements OnModuleDestroy {
   save(sourceId: string, kept: CachedIndex): void {
     if (kept.index.texts.length <= kept.keptTexts) return;
     kept.keptTexts = kept.index.texts.length;
+    // who shapes terms does one thing after the other: what each makes is written once they rest
+    if (kept.before) setTimeout(() => this.#saveLater(sourceId, kept), restBeforeSave).unref();
+    else this.#saveLater(sourceId, kept);
+  }
+
+  #saveLater(sourceId: string, kept: CachedIndex): void {
     this.#saving = this.#saving
       .then(() => new Promise((next) => setImmediate(next)))
       .then(() => this.#write(sourceId, kept))
@@ -70,6 +89,8 @@ export class IndexCache implements OnModuleDestroy {
   }
 
   async #write(sourceId: string, { revision, index }: CachedIndex): Promise<void> {
+    const isNewest = await this.database.getRepository(Source).existsBy({ id: sourceId, revision });
+    if (!isNewest) return;
     const bytes = await inTurns(writeSnapshot(index));
     await this.database.transaction(async (manager) => {
       // a source that changed or went in the meantime keeps what belongs to it
@@ -99,9 +120,10 @@ export class IndexCache implements OnModuleDestroy {
 
   /** @param before  returned itself while the source has not changed */
   async #load(sourceId: string, before: CachedIndex | undefined): Promise<CachedIndex> {
-    const found = await this.#fetch(sourceId, before?.revision);
+    const found = await this.#fetch(sourceId, before);
     if ('same' in found) return before!;
     const { revision } = found;
+    if ('taxonomies' in found) return this.#reshape(revision, found.from, found.taxonomies);
     const index = 'bytes' in found ? await this.#read(found.bytes) : await inTurns(found.builder.finish());
     if (index) return { revision, index, keptTexts: 'bytes' in found ? index.texts.length : -1 };
     // a snapshot that can't be read: the posts themselves are read instead
@@ -110,15 +132,25 @@ export class IndexCache implements OnModuleDestroy {
     return { revision: posts.revision, index: await inTurns(posts.builder.finish()), keptTexts: -1 };
   }
 
+  /** An index of the same posts by other terms. */
+  async #reshape(revision: number, from: CachedIndex, taxonomies: Record<string, Term[]>): Promise<CachedIndex> {
+    const index = await inTurns(prepareChange(from.index, { upsert: [], remove: [], taxonomies }));
+    const made: CachedIndex = { revision, index, keptTexts: -1, before: from };
+    setTimeout(() => delete made.before, keptBefore).unref();
+    return made;
+  }
+
   /**
    * Reads what an index is made from, in one state of the database, so that posts and terms are of one revision. The
    * connection is given back before anything is worked out of it.
    */
-  async #fetch(sourceId: string, known: number | undefined, maySnapshot = true): Promise<Fetched> {
+  async #fetch(sourceId: string, known: CachedIndex | undefined, maySnapshot = true): Promise<Fetched> {
     return this.database.transaction('REPEATABLE READ', async (manager): Promise<Fetched> => {
       const source = await manager.findOneByOrFail(Source, { id: sourceId });
       const { revision } = source;
-      if (revision === known) return { same: true };
+      if (revision === known?.revision) return { same: true };
+      const from = known && reshapable(source, known);
+      if (from) return { revision, from, taxonomies: await readTaxonomies(manager, sourceId) };
       const bytes = maySnapshot ? await snapshotOf(manager, sourceId, revision) : null;
       return bytes ? { revision, bytes } : { revision, builder: await readPostsOf(manager, source) };
     });
@@ -163,12 +195,12 @@ const readTogether = 500;
 
 /** Takes the posts of a source apart as they come, so that they are never in memory all at once. */
 async function readPostsOf(manager: EntityManager, { id, fields, posts: size }: Source): Promise<IndexBuilder> {
-  const terms = await manager.find(TermRow, { where: { sourceId: id }, order: { field: 'ASC', position: 'ASC' } });
-  const builder = new IndexBuilder(answered(fields), taxonomiesOf(terms), size);
+  const builder = new IndexBuilder(answered(fields), await readTaxonomies(manager, id), size);
   // in any order: the index has one of its own
-  await manager.query('DECLARE every_post NO SCROLL CURSOR FOR SELECT id, "values" FROM post WHERE source_id = $1', [
-    id,
-  ]);
+  await manager.query(
+    'DECLARE every_post NO SCROLL CURSOR FOR SELECT id, "values" FROM post WHERE source_id = $1 AND left_by = \'{}\'',
+    [id],
+  );
   for (;;) {
     const posts: Post[] = await manager.query(`FETCH ${readTogether} FROM every_post`);
     if (posts.length === 0) break;
@@ -178,13 +210,22 @@ async function readPostsOf(manager: EntityManager, { id, fields, posts: size }: 
   return builder;
 }
 
-function taxonomiesOf(rows: readonly TermRow[]): Record<string, Term[]> {
-  const taxonomies = new Map<string, Term[]>();
-  for (const { field, slug, label, parent, hidden, aliases } of rows) {
-    const terms = taxonomies.get(field);
-    const term = { slug, label, parent, hidden, aliases };
-    if (terms) terms.push(term);
-    else taxonomies.set(field, [term]);
-  }
-  return Object.fromEntries(taxonomies);
+/** The terms of a source that are there, by field. */
+async function readTaxonomies(manager: EntityManager, sourceId: string): Promise<Record<string, Term[]>> {
+  const rows = await manager.find(TermRow, {
+    where: { sourceId, gone: false },
+    order: { field: 'ASC', position: 'ASC' },
+  });
+  return termsByField(rows);
+}
+
+/** The index of a source that its terms alone bring up to date, if that is so of one that is held. */
+function reshapable({ revision, shapedFrom, shapedUntil, shapedTo }: Source, held: CachedIndex): CachedIndex | null {
+  if (shapedTo !== revision) return null;
+  const isSound = (one: CachedIndex) =>
+    one.revision >= shapedFrom && (shapedUntil === null || one.revision <= shapedUntil);
+  // of the oldest one the least was lost
+  const all = [held];
+  for (let one = held.before; one; one = one.before) all.unshift(one);
+  return all.find(isSound) ?? null;
 }

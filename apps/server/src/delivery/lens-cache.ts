@@ -7,8 +7,7 @@ import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
 import { ValueCache } from '../shared/value-cache.js';
 import { mayBeSlug } from '../shared/slugs.js';
-import { LensRow } from '../database/lens.entity.js';
-import { newest } from '../studio/lenses/lenses.service.js';
+import { lensAt, newest } from '../studio/lenses/lenses.service.js';
 
 /** A lens as it is answered: one object from change to change, so that what is worked out of it can be kept. */
 export interface CachedLens {
@@ -30,6 +29,13 @@ export interface CachedLens {
 
 type Which = 'release' | 'draft';
 
+/** That a lens answers to another slug by now. */
+class Moved extends Error {
+  constructor(readonly slug: string) {
+    super(`It is called ${slug} now.`);
+  }
+}
+
 /** Holds the released and draft lenses that are being asked for. */
 @Injectable()
 export class LensCache {
@@ -49,15 +55,22 @@ export class LensCache {
 
   async of(slug: string, which: Which): Promise<CachedLens> {
     if (!mayBeSlug(slug)) throw notFound('lens', slug);
-    return this.#kept.get(`${which} ${slug}`);
+    try {
+      return await this.#kept.get(`${which} ${slug}`);
+    } catch (error) {
+      // what is kept is kept under the slug that it has
+      if (error instanceof Moved) return this.#kept.get(`${which} ${error.slug}`);
+      throw error;
+    }
   }
 
   /** @param before  returned itself while nothing about it changed, since what is worked out of it is kept by it */
   async #load(name: string, before: CachedLens | undefined): Promise<CachedLens> {
     const [which, slug] = name.split(' ') as [Which, string];
     const { manager } = this.database;
-    const row = await manager.findOne(LensRow, { where: { slug }, relations: { source: true } });
+    const row = await lensAt(manager, slug);
     if (!row) throw notFound('lens', slug);
+    if (row.slug !== slug) throw new Moved(row.slug);
     const release = which === 'release' ? await newest(manager, row.id) : null;
     if (which === 'release' && !release) {
       throw new Problem(404, 'not-released', `“${row.name}” has no release yet. Publish it on its bench first.`);

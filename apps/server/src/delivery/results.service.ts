@@ -12,6 +12,7 @@ import {
   pageSettings,
   readQuestion,
   prepareAnswer,
+  termLooks,
   zoneDays,
   type AddressReading,
   type Answer,
@@ -22,14 +23,17 @@ import {
   type FoundTerms,
   type Frame,
   type Lens,
+  type Notice,
+  type PostIndex,
   type Query,
   type Settings,
 } from '@ivy/core';
-import { lookSheet } from '@ivy/view';
+import { lookSheet, type Drawn } from '@ivy/view';
 import { Injectable, Logger } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
 import { IndexCache, type CachedIndex } from './index-cache.js';
+import { resolver } from './resolver.js';
 import { LensCache, type CachedLens } from './lens-cache.js';
 import { inTurns } from '../shared/turns.js';
 import { WorkAhead } from './work-ahead.js';
@@ -62,6 +66,8 @@ export interface PageReply {
 
 /** A lens and the index it asks, taken once for a whole answer. */
 export interface Ready {
+  /** The slug that was asked for: it may be one that the lens had before. */
+  asked: string;
   kept: CachedLens;
   posts: CachedIndex;
   etag: string;
@@ -77,6 +83,11 @@ export interface Question extends AddressReading {
 const plain: ForPage = { prefix: null, scope: '', driven: '', languages: [] };
 /** Ways that pages have one lens, of which what was worked out is kept. */
 const pagesKept = 50;
+
+/** What a listing draws, as far as its rules go by it. */
+export function drawnOf({ card, facets }: Settings, index: PostIndex, { lens, site }: CachedLens): Drawn {
+  return { card, facets, looks: termLooks(index, lens), resolve: resolver(site) };
+}
 
 @Injectable()
 export class ResultsService {
@@ -108,9 +119,10 @@ export class ResultsService {
     const ahead = this.#workAhead(kept, posts, kept === whole ? which : 'draft');
     await this.#orForget(posts, kept.lens, ahead.columns);
     return {
+      asked: slug,
       kept,
       posts,
-      etag: `"${kept.version}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
+      etag: `"${kept.version}${slug === kept.slug ? '' : '-moved'}.p${kept.sourceId.slice(0, 8)}-${posts.revision}${dayTag(kept.lens)}"`,
     };
   }
 
@@ -172,7 +184,7 @@ export class ResultsService {
     address: string,
     from = 1,
   ): Promise<ResponseBody> {
-    const name = `${what} ${ready.etag} ${from} ${address}`;
+    const name = `${what} ${ready.asked} ${ready.kept.slug} ${ready.etag} ${from} ${address}`;
     let written = this.#written.get(name);
     if (!written) {
       const question = await this.question(ready, address, undefined, what === 'results' ? undefined : from);
@@ -188,7 +200,7 @@ export class ResultsService {
   }
 
   /** @param isKnown  whether the page has what stays the same */
-  page({ kept, posts, etag }: Ready, { query, notices }: Question, isKnown: boolean): PageReply {
+  page({ asked, kept, posts, etag }: Ready, { query, notices }: Question, isKnown: boolean): PageReply {
     const { index } = posts;
     const answer = { release: kept.release, ...answerCompactly(index, query, notices) };
     const known = tagOfFrame(etag);
@@ -197,15 +209,17 @@ export class ResultsService {
     return {
       known,
       settings,
-      sheet: lookSheet(kept.lens.look, settings, kept.slug),
+      sheet: lookSheet(kept.lens.look, drawnOf(settings, posts.index, kept), asked),
       frame: frameOf(index, kept.lens),
       answer,
     };
   }
 
-  results({ kept, posts }: Ready, { query, notices }: Question): Results {
+  results({ asked, kept, posts }: Ready, { query, notices }: Question): Results {
     const start = performance.now();
-    const found = answer(posts.index, query, notices);
+    const text = `The lens “${asked}” is called “${kept.slug}” now.`;
+    const moved: Notice[] = asked === kept.slug ? [] : [{ code: 'moved', value: asked, text }];
+    const found = answer(posts.index, query, [...moved, ...notices]);
     const tookMs = Math.round((performance.now() - start) * 1000) / 1000;
     return { lens: kept.slug, release: kept.release, ...found, tookMs };
   }

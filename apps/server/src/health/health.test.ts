@@ -21,6 +21,9 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
   expect(body.openapi).toMatch(/^3\./);
   expect(Object.keys(body.paths as object).sort()).toEqual([
     '/api/v1/about',
+    '/api/v1/deleted',
+    '/api/v1/deleted/{id}/restore',
+    '/api/v1/demo',
     '/api/v1/health',
     '/api/v1/jobs/{id}',
     '/api/v1/jobs/{id}/events',
@@ -46,13 +49,23 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/schemas/lens.json',
     '/api/v1/sources',
     '/api/v1/sources/{slug}',
+    '/api/v1/sources/{slug}/copies',
+    '/api/v1/sources/{slug}/export',
     '/api/v1/sources/{slug}/fields/{key}',
     '/api/v1/sources/{slug}/findings',
     '/api/v1/sources/{slug}/index',
     '/api/v1/sources/{slug}/mends',
     '/api/v1/sources/{slug}/mends/{id}',
     '/api/v1/sources/{slug}/posts',
+    '/api/v1/sources/{slug}/posts/{id}',
+    '/api/v1/sources/{slug}/runs',
+    '/api/v1/sources/{slug}/runs/{id}/undo',
     '/api/v1/sources/{slug}/terms/{field}',
+    '/api/v1/sources/{slug}/terms/{field}/changes',
+    '/api/v1/sources/{slug}/terms/{field}/merge',
+    '/api/v1/sources/{slug}/terms/{field}/redo',
+    '/api/v1/sources/{slug}/terms/{field}/undo',
+    '/api/v1/sources/{slug}/terms/{field}/{term}',
   ]);
 });
 

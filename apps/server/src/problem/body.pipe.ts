@@ -4,6 +4,11 @@ import { Problem, type FieldProblem } from './problem.js';
 /** Checks every body by its class. Unknown fields are refused; each bad field is named by a JSON pointer. */
 export const bodyPipe = new (class BodyPipe extends ValidationPipe {
   override async transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    // what a list may hold, whoever asks for one says
+    if (metadata.type === 'body' && metadata.metatype === Array) {
+      if (Array.isArray(value)) return value;
+      throw new Problem(400, 'bad-body', 'Send a JSON array, with the content type application/json.');
+    }
     if (metadata.type === 'body' && (typeof value !== 'object' || value === null || Array.isArray(value))) {
       throw new Problem(400, 'bad-body', 'Send a JSON object, with the content type application/json.');
     }

@@ -71,3 +71,18 @@ test('what began to be read before a doubt settles nothing', async () => {
   expect(await last).toBe('right');
   expect(await kept.get('a')).toBe('right');
 });
+
+test('a value that changed is never given again, but what comes after it may be made out of it', async () => {
+  const befores: unknown[] = [];
+  const kept = new ValueCache((_key, before: number | undefined) => {
+    befores.push(before);
+    return Promise.resolve((before ?? 0) + 1);
+  });
+  expect(await kept.get('a')).toBe(1);
+  kept.expire('a');
+  // again before anybody asked: it is still made out of the last one there was
+  kept.expire('a');
+  expect(await kept.get('a')).toBe(2);
+  kept.expire('nothing');
+  expect([await kept.get('a'), befores]).toEqual([2, [undefined, 1]]);
+});

@@ -2,6 +2,8 @@ import { isOutage } from '../database/outage.js';
 
 interface Entry<V> {
   value: V | undefined;
+  /** A value that is no longer given. */
+  before: V | undefined;
   /** Loading the value, or looking whether it is still the one. */
   loading: Promise<V> | undefined;
   /** Whether the value may have changed without this process hearing of it. */
@@ -31,11 +33,7 @@ export class ValueCache<V> {
 
   get(key: string): Promise<V> {
     let entry = this.#entries.get(key);
-    if (!entry)
-      this.#entries.set(
-        key,
-        (entry = { value: undefined, loading: undefined, inDoubt: true, failedAt: -rest, isLate: false, doubts: 0 }),
-      );
+    if (!entry) this.#entries.set(key, (entry = fresh()));
     const { value } = entry;
     if (value !== undefined && (!entry.inDoubt || entry.isLate || performance.now() - entry.failedAt < rest))
       return Promise.resolve(value);
@@ -46,6 +44,14 @@ export class ValueCache<V> {
   /** The value has changed. */
   forget(key: string): void {
     this.#entries.delete(key);
+  }
+
+  /** The value has changed, and is not given again; what is loaded next may be made out of it. */
+  expire(key: string): void {
+    const entry = this.#entries.get(key);
+    if (!entry) return;
+    const before = entry.value ?? entry.before;
+    this.#entries.set(key, { ...fresh(), before });
   }
 
   /** Every value has changed, or may have. */
@@ -72,9 +78,10 @@ export class ValueCache<V> {
   async #reload(key: string, entry: Entry<V>): Promise<V> {
     const { value: before, doubts } = entry;
     try {
-      const value = await this.load(key, before);
+      const value = await this.load(key, before ?? entry.before);
       if (entry.doubts === doubts) {
         entry.value = value;
+        entry.before = undefined;
         entry.inDoubt = false;
       }
       return value;
@@ -90,6 +97,11 @@ export class ValueCache<V> {
       if (entry.doubts === doubts) Object.assign(entry, { loading: undefined, isLate: false });
     }
   }
+}
+
+function fresh<V>(): Entry<V> {
+  const nothing = { value: undefined, before: undefined, loading: undefined };
+  return { ...nothing, inDoubt: true, failedAt: -rest, isLate: false, doubts: 0 };
 }
 
 /** What a promise brings, or another value when that takes too long. */

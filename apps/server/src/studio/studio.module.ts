@@ -4,11 +4,15 @@ import { AboutController } from './about/about.controller.js';
 import { IntakeModule } from './intake/intake.module.js';
 import { LensesModule } from './lenses/lenses.module.js';
 import { CheckModule } from './check/check.module.js';
+import { DemoController } from './demo/demo.controller.js';
+import { DeletedModule } from './deleted/deleted.module.js';
 import { FieldsModule } from './fields/fields.module.js';
 import { MatchModule } from './match/match.module.js';
 import { PagesModule } from './pages/pages.module.js';
 import { FrameController } from './preview/frame.controller.js';
 import { PreviewController } from './preview/preview.controller.js';
+import { RunsModule } from './runs/runs.module.js';
+import { TermsModule } from './terms/terms.module.js';
 import { SourcesModule } from './sources/sources.module.js';
 
 /** What whoever works on sources and lenses asks for. All of it is behind the guard. */
@@ -22,7 +26,10 @@ import { SourcesModule } from './sources/sources.module.js';
     MatchModule,
     PagesModule,
     FieldsModule,
+    TermsModule,
+    RunsModule,
+    DeletedModule,
   ],
-  controllers: [AboutController, PreviewController, FrameController],
+  controllers: [AboutController, DemoController, PreviewController, FrameController],
 })
 export class StudioModule {}

@@ -4,8 +4,9 @@ import { Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
 import { isFresh, languagesIn, queryOf } from '../results.controller.js';
-import { ResultsService, type Question, type Ready } from '../results.service.js';
+import { ResultsService, type Question, type Ready, drawnOf } from '../results.service.js';
 import { joinEnds } from './join-ends.js';
+import { resolver } from '../resolver.js';
 import { nameOfFind } from './plain-facets.js';
 import { hrefOn, plainDocument } from './plain-page.js';
 
@@ -23,6 +24,11 @@ export class HostedPages {
     const wanted = languagesIn(said ?? request.headers['accept-language']);
     const ready = await this.service.ready(slug, which, { prefix: null, scope: '', driven: '', languages: wanted });
     const path = which === 'draft' ? `/l/${slug}/draft` : `/l/${slug}`;
+    if (slug !== ready.kept.slug) {
+      const now = path.replace(slug, ready.kept.slug);
+      void reply.redirect(address === '' ? encodeURI(now) : `${encodeURI(now)}?${address}`, 301);
+      return;
+    }
     const now = Date.now();
     const joined = address.length > maxAddress ? null : joinEnds(address, ready.kept.lens, ready.posts.index, now);
     if (joined !== null) {
@@ -76,7 +82,7 @@ export class HostedPages {
     }));
     const page = {
       slug,
-      sheet: pageSheet(kept.lens.look) + plainLookSheet(kept.lens.look, settings),
+      sheet: pageSheet(kept.lens.look) + plainLookSheet(kept.lens.look, drawnOf(settings, ready.posts.index, kept)),
       name: kept.name,
       scripts: which === 'release',
       base,
@@ -88,15 +94,4 @@ export class HostedPages {
 
 function tagOf(page: string): string {
   return `"${createHash('sha256').update(page).digest('base64url').slice(0, 22)}"`;
-}
-
-/** Links of posts are relative to the site they came from. Only web addresses are followed. */
-function resolver(site: string | null): (link: string) => string | null {
-  const base = site === null ? 'http://none.invalid/' : `${site}/`;
-  return (link) => {
-    if (!URL.canParse(link, base)) return null;
-    const url = new URL(link, base);
-    if (url.protocol !== 'http:' && url.protocol !== 'https:') return null;
-    return site === null && url.origin === new URL(base).origin ? link : url.href;
-  };
 }

@@ -187,10 +187,12 @@ function drawRange(name: string, control: RangeControl): Markup {
     }`;
 }
 
+const inputTypes: Record<RangeControl['of'], string> = { days: 'date', times: 'datetime-local', numbers: 'number' };
+
 function drawEnd({ of }: RangeControl, name: string, value: string, label: string | null): Markup {
   return html`<input
     class="ivy-input"
-    type="${of === 'days' ? 'date' : 'number'}"
+    type="${inputTypes[of]}"
     name="${name}"
     value="${value}"
     ${of === 'numbers' && html` step="any"`}${label !== null && html` aria-label="${label}"`}

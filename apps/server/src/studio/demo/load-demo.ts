@@ -1,5 +1,5 @@
 import type { Markup } from '@ivy/core';
-import type { NestFastifyApplication } from '@nestjs/platform-fastify';
+import type { ModuleRef } from '@nestjs/core';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import type { DataSource } from 'typeorm';
@@ -7,6 +7,7 @@ import { Setting } from '../../database/setting.entity.js';
 import { Source } from '../../database/source.entity.js';
 import { LensesService } from '../lenses/lenses.service.js';
 import { Problem } from '../../problem/problem.js';
+import { nameOfHost } from '../../doors/doors.js';
 import { fromRoot } from '../../shared/paths.js';
 import { SourcesService } from '../sources/sources.service.js';
 
@@ -49,12 +50,27 @@ function configOf(slug: string, site: string): object {
   return { ...config, markup: { ...config.markup, page: site + config.markup.page } };
 }
 
+/** What gives the services of the app. */
+interface Services {
+  get<T>(token: Parameters<ModuleRef['get']>[0]): T;
+}
+
+/** The lens of the demo that one sees first. */
+export const demoLens = 'field-notes';
+
+/** Origin of the demo site: it stands beside the server, unless it is said to stand elsewhere. */
+export function siteOfDemo(): string {
+  const { HOST = '127.0.0.1', PORT = '4800', IVY_DEMO_SITE } = process.env;
+  return IVY_DEMO_SITE ?? `http://${nameOfHost(HOST)}:${Number(PORT) + 1}`;
+}
+
 /**
  * Loads each part of the demo once, through the same door as anyone's file. What a person takes away afterwards stays
  * away; only the address of the demo site is kept current.
- * @param site  origin of the demo site
+ * @param site   origin of the demo site
+ * @param again  whether what was taken away comes back
  */
-export async function loadDemo(app: NestFastifyApplication, site: string): Promise<void> {
+export async function loadDemo(app: Services, site: string, again = false): Promise<void> {
   const database = app.get<DataSource>(getDataSourceToken());
   const settings = database.getRepository(Setting);
   const before = (await settings.findOneBy({ key: 'demo' }))?.value as { loaded?: unknown } | undefined;
@@ -64,17 +80,17 @@ export async function loadDemo(app: NestFastifyApplication, site: string): Promi
     await database.getRepository(Source).update({ slug: source }, { site });
   }
   for (const [name, part] of Object.entries(parts)) {
-    if (loaded.includes(name)) continue;
+    if (loaded.includes(name) && !again) continue;
     if (!(await loadPart(app, part, site))) continue;
-    loaded.push(name);
+    if (!loaded.includes(name)) loaded.push(name);
     await settings.save({ key: 'demo', value: { loaded } });
   }
 }
 
 /** @returns whether there was something to load */
-async function loadPart(app: NestFastifyApplication, part: DemoPart, site: string): Promise<boolean> {
-  const sources = app.get(SourcesService);
-  const lenses = app.get(LensesService);
+async function loadPart(app: Services, part: DemoPart, site: string): Promise<boolean> {
+  const sources = app.get<SourcesService>(SourcesService);
+  const lenses = app.get<LensesService>(LensesService);
   const path = fromRoot('demo', 'dist', part.file);
   if (!existsSync(path)) return false;
   await onlyIfNew(async () => {

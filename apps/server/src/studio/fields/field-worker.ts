@@ -1,30 +1,47 @@
 import {
+  answered,
   changedField,
+  companionsOf,
   maxFindings,
+  maxRejections,
   readableAs,
-  rereadField,
+  rereadFields,
+  shapedTerms,
   writtenRaw,
   writtenValue,
   type Field,
   type FieldChange,
   type FieldDescription,
-  type Finding,
+  type FieldRole,
   type RawRecord,
-  type Records,
+  type Finding,
+  type Rejection,
   type Reread,
 } from '@ivy/core';
-import { Client } from 'pg';
+import type { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
-import { changeChannel, type Change } from '../../shared/change-channel.js';
-import { insertTerms } from '../intake/insert-terms.js';
+import { begin, noteChange, withClient } from '../../database/worker-client.js';
+import { insertTerms } from '../../database/term-rows.js';
+import {
+  changesPosts,
+  readKnown,
+  readRecords,
+  readReferences,
+  together,
+  type SourceRecords,
+} from './source-records.js';
 
-/** A field of a source that is to be read in another way, in a thread of its own. */
+/** Fields of a source that are to be read in another way, in a thread of its own. */
 export interface FieldTask {
   sourceId: string;
+  /** The field that is looked at. */
   key: string;
-  change: FieldChange;
+  /** By key: what is said of each field. */
+  changes: Record<string, FieldChange>;
   /** Whether it is kept, or only looked at. */
   keeps: boolean;
+  /** The day it is, `YYYY-MM-DD`. */
+  today: string;
   databaseUrl: string;
 }
 
@@ -35,12 +52,18 @@ export interface FieldReading {
   /** Values there are, and how many of them can be read as they would be. */
   filled: number;
   read: number;
-  /** Posts whose value is another than it was. */
+  /** Posts whose values are others than they were, or that are left out or brought back. */
   changed: number;
+  /** Posts that are answered. */
+  posts: { before: number; after: number };
   /** How many values each type could read. */
   types: Record<string, number>;
   /** Some values as they came, as they are read, and as they would be: those first that can't be. */
   rows: { record: number; raw: string; before: string | null; after: string | null }[];
+  /** All fields that are read anew, before and after. */
+  fields: { before: FieldDescription; after: FieldDescription }[];
+  /** What would be found wrong with them. */
+  findings: Finding[];
 }
 
 /** What it comes to where it was only looked at, or why it could not be done. */
@@ -50,126 +73,225 @@ export type FieldResult =
 /** Rows that are shown, and of them those that can't be read at most. */
 const rowsShown = 12;
 const unreadShown = 6;
-/** Posts that are fetched, and written, in one go. */
-const together = 2000;
+
+interface Kept {
+  fields: FieldDescription[];
+  findings: Finding[];
+  rejected: Rejection[];
+}
 
 export default async function change(task: FieldTask): Promise<FieldResult> {
-  const client = new Client({
-    connectionString: task.databaseUrl,
-    application_name: 'ivy-lens fields',
-    connectionTimeoutMillis: 5_000,
-    statement_timeout: 120_000,
-    query_timeout: 125_000,
-  });
   try {
-    await client.connect();
-    await client.query(task.keeps ? 'BEGIN' : 'BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY');
-    const lock = task.keeps ? 'FOR UPDATE' : '';
-    const { rows: found } = await client.query<{ fields: FieldDescription[]; findings: Finding[] }>(
-      `SELECT fields, findings FROM source WHERE id = $1 ${lock}`,
-      [task.sourceId],
-    );
-    const [source] = found;
-    const before = source?.fields.find(({ key }) => key === task.key);
-    if (!source || !before) return refused(404, 'not-found', `There is no field “${task.key}” any more.`);
-    const { ids, records } = await recordsOf(client, task);
-    const field = changedField(before, task.change);
-    const reread = rereadField(field, records);
-    if (!task.keeps) return { refused: null, reading: readingOf(before, field, records, reread) };
-    await keep(client, task, source, ids, reread);
-    await client.query('COMMIT');
-    return { refused: null, reading: null };
+    return await withClient(task.databaseUrl, 'ivy-lens fields', (client) => reread(client, task));
   } catch (error) {
-    const known = refusalOfDatabase(error);
-    if (!known) throw error;
-    return { refused: known };
-  } finally {
-    // an open transaction ends with its connection
-    await client.end();
+    const refused = refusalOfDatabase(error);
+    if (!refused) throw error;
+    return { refused };
   }
 }
 
-function refused(status: number, code: string, detail: string): FieldResult {
-  return { refused: { status, code, detail } };
-}
-
-/** The raw values of a field, in the order of the file. */
-async function recordsOf(client: Client, { sourceId, key }: FieldTask): Promise<{ ids: string[]; records: Records }> {
-  const ids: string[] = [];
-  const records: RawRecord[] = [];
-  await client.query(
-    'DECLARE raws NO SCROLL CURSOR FOR SELECT id, raw -> $2 AS raw FROM post WHERE source_id = $1 ORDER BY position',
-    [sourceId, key],
+async function reread(client: Client, task: FieldTask): Promise<FieldResult> {
+  const { sourceId, changes, today, keeps } = task;
+  await begin(client, keeps);
+  const { rows: found } = await client.query<Kept>(
+    `SELECT fields, findings, rejected FROM source WHERE id = $1 ${keeps ? 'FOR UPDATE' : ''}`,
+    [sourceId],
   );
-  for (;;) {
-    const { rows } = await client.query<{ id: string; raw: unknown }>(`FETCH ${together} FROM raws`);
-    if (rows.length === 0) break;
-    for (const { id, raw } of rows) {
-      ids.push(id);
-      // from entries, so that a field may be called like what every object has
-      records.push(Object.fromEntries([[key, raw]]));
-    }
+  const [source] = found;
+  if (!source?.fields.some(({ key }) => key === task.key)) {
+    const detail = `There is no field “${task.key}” any more.`;
+    return { refused: { status: 404, code: 'not-found', detail } };
   }
-  await client.query('CLOSE raws');
-  return { ids, records: Object.assign(records, { names: [key] }) };
+  const changed = Object.keys(changes);
+  const after = withChanges(source.fields, changes);
+  // which posts there are is a matter of all fields: each counts only those that are answered
+  const isAll = changesPosts(source.fields, after, changed);
+  const keys = isAll ? [...new Set([...answered(after).map(({ key }) => key), ...changed])] : changed;
+  const read = (fields: readonly Field[]) => fields.filter(({ key }) => keys.includes(key));
+  const needed = [source.fields, after].flatMap((all) => companionsOf(read(all), all));
+  const kept = await readRecords(client, sourceId, [...new Set([...keys, ...needed])]);
+  const references = await readReferences(client, read(after));
+  const isLeft = (record: number) => kept.leftBy[record]!.some((key) => !keys.includes(key));
+  const said = changed.filter((key) => isSaidOf(changes[key]!));
+  const { known, retired } = await readKnown(client, sourceId, keys);
+  // where it was said how a field is read, its terms are others, and begin anew: but for those that someone shaped
+  for (const key of said) {
+    known[key] = shapedTerms(known[key] ?? []);
+    retired[key] = [];
+  }
+  const made = rereadFields(kept.records, { fields: after, keys, today, references, known, retired, isLeft, said });
+  if (!keeps) return { refused: null, reading: await readingOf(client, task, source, kept, after, made) };
+  await keep(client, sourceId, { ...source, fields: after }, kept, keys, made);
+  await client.query('COMMIT');
+  return { refused: null, reading: null };
 }
 
-function readingOf(before: FieldDescription, field: Field, records: Records, reread: Reread): FieldReading {
-  const { key } = field;
-  const now = rereadField(before, records);
+/** Fields with what is said of them. A role belongs to one at most: to the one that is given it. */
+function withChanges(fields: readonly FieldDescription[], changes: FieldTask['changes']): FieldDescription[] {
+  const given = new Map(
+    Object.entries(changes).flatMap(([key, { role }]): [FieldRole, string][] => (role ? [[role, key]] : [])),
+  );
+  return fields.map((field) => {
+    const said = Object.hasOwn(changes, field.key) ? changes[field.key]! : null;
+    const { filled, distinct, samples, spread } = field;
+    const made = said ? { ...changedField(field, said), filled, distinct, samples, spread } : field;
+    const owner = made.role === null ? undefined : given.get(made.role);
+    return owner === undefined || owner === field.key ? made : { ...made, role: null };
+  });
+}
+
+/** Whether more is said of a field than what it is called, and what of it is mended. */
+function isSaidOf({ mends: _mends, label: _label, role: _role, ...rest }: FieldChange): boolean {
+  return Object.keys(rest).length > 0;
+}
+
+async function readingOf(
+  client: Client,
+  { key, changes, today }: FieldTask,
+  source: Kept,
+  kept: SourceRecords,
+  fields: readonly Field[],
+  reread: Reread,
+): Promise<FieldReading> {
+  const changed = Object.keys(changes);
+  const references = await readReferences(client, source.fields);
+  const isLeft = (record: number) => kept.leftBy[record]!.length > 0;
+  const now = rereadFields(kept.records, { fields: source.fields, keys: changed, today, references, isLeft });
+  const field = fields.find((one) => one.key === key)!;
+  const before = source.fields.find((one) => one.key === key)!;
+  const written = (of: Reread, one: Field, at: number) =>
+    writtenValue(one, of.values[at]![one.key], of.terms[one.key] ?? []);
+  const leftNow = leftAfter(kept, reread);
   const rows: FieldReading['rows'] = [];
   const unread: FieldReading['rows'] = [];
-  let filled = 0;
-  let changed = 0;
+  let [filled, read, changedPosts, posts, postsNow] = [0, 0, 0, 0, 0];
+  const others = changed
+    .filter((one) => one !== key)
+    .map((one) => [source.fields.find((f) => f.key === one)!, fields.find((f) => f.key === one)!] as const);
   let i = 0;
-  for (const record of records) {
+  for (const record of kept.records) {
     const at = i++;
+    const isNow = kept.leftBy[at]!.length === 0;
+    const is = leftNow[at]!.length === 0;
+    if (isNow) postsNow++;
+    if (is) posts++;
+    const after = written(reread, field, at);
+    const was = written(now, before, at);
+    const isOther = others.some(([a, b]) => written(now, a, at) !== written(reread, b, at));
+    if (after !== was || isOther || is !== isNow) changedPosts++;
     const raw = writtenRaw(record[key]);
-    if (raw === '') continue;
+    if (raw === '' || (!is && !isNow)) continue;
     filled++;
-    const after = writtenValue(field, reread.values[at], reread.terms);
-    const was = writtenValue(before, now.values[at], now.terms);
-    if (after !== was) changed++;
+    if (after !== null) read++;
     const list = after === null ? unread : rows;
-    if (list.length < rowsShown) list.push({ record: at + 1, raw, before: was, after });
+    // what would be another than it is tells most
+    const row = { record: kept.positions[at]! + 1, raw, before: was, after };
+    if (list.length < rowsShown) list.push(row);
+    else if (after !== was && list === rows) {
+      const same = rows.findLastIndex((one) => one.before === one.after);
+      if (same >= 0) rows.splice(same, 1, row);
+    }
   }
   const some = unread.slice(0, unreadShown);
   const shown = [...some, ...rows.slice(0, rowsShown - some.length)].sort((a, b) => a.record - b.record);
-  const read = reread.values.filter((value) => value !== undefined).length;
-  return { before, after: reread.description, filled, read, changed, types: readableAs(before, records), rows: shown };
+  const pairs = reread.descriptions.map((one) => ({
+    before: source.fields.find((f) => f.key === one.key)!,
+    after: one,
+  }));
+  return {
+    before,
+    after: pairs.find(({ after }) => after.key === key)!.after,
+    filled,
+    read,
+    changed: changedPosts,
+    posts: { before: postsNow, after: posts },
+    types: readableAs(before, answeredOf(kept)),
+    rows: shown,
+    fields: pairs,
+    findings: reread.findings,
+  };
+}
+
+/** The records of posts that are answered. */
+function answeredOf({ records, leftBy }: SourceRecords): RawRecord[] {
+  return [...records].filter((_, i) => leftBy[i]!.length === 0);
+}
+
+/** Per post: keys of the fields that have it left out once some were read anew. */
+function leftAfter({ leftBy }: SourceRecords, { descriptions, left }: Reread): string[][] {
+  const keys = new Set(descriptions.map(({ key }) => key));
+  return leftBy.map((before, i) => [...before.filter((key) => !keys.has(key)), ...left[i]!]);
 }
 
 async function keep(
   client: Client,
-  { sourceId, key }: FieldTask,
-  source: { fields: FieldDescription[]; findings: Finding[] },
-  ids: readonly string[],
-  { description, values, terms, findings }: Reread,
+  sourceId: string,
+  source: Kept,
+  kept: SourceRecords,
+  keys: readonly string[],
+  reread: Reread,
 ): Promise<void> {
+  const { ids, positions, records } = kept;
+  const { descriptions, values, terms, findings } = reread;
+  const leftNow = leftAfter(kept, reread);
   for (let from = 0; from < ids.length; from += together) {
-    const rows = ids.slice(from, from + together).map((id, i) => ({ id, value: values[from + i] }));
+    const rows = ids
+      .slice(from, from + together)
+      .map((id, i) => ({ id, values: values[from + i], left: leftNow[from + i] }));
     await client.query(
-      `UPDATE post SET "values" = CASE WHEN r.value IS NULL THEN "values" - $3::text
-         ELSE jsonb_set("values", ARRAY[$3::text], r.value) END
-       FROM jsonb_to_recordset($2::jsonb) AS r(id text, value jsonb) WHERE post.source_id = $1 AND post.id = r.id`,
-      [sourceId, JSON.stringify(rows), key],
+      `UPDATE post SET "values" = r.made, left_by = r.lefts
+       FROM (
+         SELECT p.id, (p."values" - $3::text[]) || j."values" AS made, ARRAY(SELECT jsonb_array_elements_text(j."left")) AS lefts
+         FROM jsonb_to_recordset($2::jsonb) AS j(id text, "values" jsonb, "left" jsonb)
+         JOIN post p ON p.source_id = $1 AND p.id = j.id
+       ) AS r
+       WHERE post.source_id = $1 AND post.id = r.id AND (post."values" <> r.made OR post.left_by <> r.lefts)`,
+      [sourceId, JSON.stringify(rows), keys],
     );
   }
-  await client.query('DELETE FROM term WHERE source_id = $1 AND field = $2', [sourceId, key]);
-  await insertTerms(client, sourceId, key, terms);
-  const fields = source.fields.map((field) => {
-    if (field.key === key) return description;
-    // a role belongs to one field at most
-    return description.role !== null && field.role === description.role ? { ...field, role: null } : field;
-  });
-  const rest = source.findings.filter((finding) => finding.field !== key);
+  // of a field that has no terms any more those that someone shaped are kept: it may have them again
+  await client.query(
+    `DELETE FROM term WHERE source_id = $1 AND field = ANY($2::text[]) AND (field = ANY($3::text[]) OR field NOT IN (
+       SELECT field FROM term WHERE source_id = $1 AND paths IS NOT NULL))`,
+    [sourceId, keys, Object.keys(terms)],
+  );
+  for (const [key, all] of Object.entries(terms)) await insertTerms(client, sourceId, key, all);
+  const made = new Map(descriptions.map((field) => [field.key, field]));
+  const fields = source.fields.map((field) => made.get(field.key) ?? field);
+  const rest = source.findings.filter(({ field }) => !keys.includes(field));
   const order = new Map(fields.map((field, i) => [field.key, i]));
   const all = [...rest, ...findings].sort((a, b) => (order.get(a.field) ?? 0) - (order.get(b.field) ?? 0));
+  const idField = fields.find(({ role, key }) => role === 'id' && keys.includes(key));
+  const rejected = idField
+    ? rejectedOf(source.rejected, idField.key, [...records], positions, leftNow)
+    : source.rejected;
   await client.query(
-    `UPDATE source SET fields = $2::jsonb, findings = $3::jsonb, revision = revision + 1, updated_at = now() WHERE id = $1`,
-    [sourceId, JSON.stringify(fields), JSON.stringify(all.slice(0, maxFindings))],
+    `UPDATE source SET fields = $2::jsonb, findings = $3::jsonb, rejected = $4::jsonb, posts = $5, revision = revision + 1,
+       updated_at = now() WHERE id = $1`,
+    [
+      sourceId,
+      JSON.stringify(fields),
+      JSON.stringify(all.slice(0, maxFindings)),
+      JSON.stringify(rejected),
+      leftNow.filter((by) => by.length === 0).length,
+    ],
   );
-  // in the same transaction, so that every process hears of it if, and only if, it is kept
-  const change: Change = { kind: 'source', id: sourceId };
-  await client.query('SELECT pg_notify($1, $2)', [changeChannel, JSON.stringify(change)]);
+  await noteChange(client, { kind: 'source', id: sourceId });
+}
+
+/** The records that became no post, with those whose id is another’s as it is now. */
+function rejectedOf(
+  before: readonly Rejection[],
+  idKey: string,
+  records: readonly Record<string, unknown>[],
+  positions: readonly number[],
+  leftBy: readonly string[][],
+): Rejection[] {
+  const others = before.filter(({ code }) => code !== 'duplicate-id');
+  const taken = leftBy.flatMap((by, i): Rejection[] => {
+    if (!by.includes(idKey)) return [];
+    const reason = `Its id “${writtenRaw(records[i]![idKey])}” is taken by another post.`;
+    return [{ record: positions[i]! + 1, reason, code: 'duplicate-id' }];
+  });
+  return [...others, ...taken].sort((a, b) => a.record - b.record).slice(0, maxRejections);
 }

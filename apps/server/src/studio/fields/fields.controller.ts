@@ -13,13 +13,15 @@ export class FieldsController {
   @Patch(':key')
   @ApiQuery({ name: 'preview', required: false, description: '`1`: nothing is kept.' })
   @Answers('FieldPreview', { says: 'What it comes to: values before and after, and what it does to lenses.' })
-  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['id-stays', 'too-slow'] })
+  @Refuses({ 404: ['not-found'], 409: ['lens-breaks'], 422: ['id-stays', 'no-field', 'no-reference', 'too-slow'] })
   change(
     @Param('slug') slug: string,
     @Param('key') key: string,
     @Query('preview') preview: string | undefined,
     @Body() body: FieldBody,
   ): Promise<FieldPreview> {
-    return preview === '1' ? this.fields.preview(slug, key, body) : this.fields.change(slug, key, body);
+    return preview === '1'
+      ? this.fields.preview(slug, key, { [key]: body })
+      : this.fields.change(slug, key, { [key]: body });
   }
 }

@@ -1,13 +1,21 @@
-import { answered, checkLens, kindOf, type FieldChange, type FieldDescription, type Lens } from '@ivy/core';
+import {
+  answered,
+  checkLens,
+  holdsTerms,
+  kindOf,
+  type FieldChange,
+  type FieldDescription,
+  type Lens,
+  type Reference,
+} from '@ivy/core';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { Piscina } from 'piscina';
 import type { DataSource } from 'typeorm';
 import { LensRow } from '../../database/lens.entity.js';
 import type { Source } from '../../database/source.entity.js';
 import { notFound, Problem } from '../../problem/problem.js';
-import { Changes } from '../../shared/changes.js';
-import { fromRoot } from '../../shared/paths.js';
+import { Changes as ChangeFeed } from '../../shared/changes.js';
+import { Thread } from '../../shared/thread.js';
 import { newest, wholeConfig } from '../lenses/lenses.service.js';
 import { SourcesService } from '../sources/sources.service.js';
 import type { FieldReading, FieldResult, FieldTask } from './field-worker.js';
@@ -22,6 +30,8 @@ export interface LensEffect {
   facets: string[];
   before: string;
   after: string;
+  /** How many posts it has, where that changes and it has all of its source; else null. */
+  posts: { before: number; after: number } | null;
   /** Why the lens can’t work with it; null where it can. */
   problem: string | null;
 }
@@ -31,42 +41,39 @@ export interface FieldPreview extends FieldReading {
   lenses: LensEffect[];
 }
 
-/** Milliseconds a change may take. */
-const patience = 5 * 60_000;
+/** By key: what is said of each field. */
+type Changes = Record<string, FieldChange>;
 
 /** Changes how fields are read. The raw values stay, so that a change back gives the values as they were. */
 @Injectable()
 export class FieldsService implements OnModuleDestroy {
-  readonly #pool = new Piscina({
-    filename: fromRoot('apps', 'server', 'dist', 'studio', 'fields', 'field-worker.js'),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 10_000,
-    resourceLimits: { maxOldGenerationSizeMb: 1000 },
-    execArgv: [],
+  readonly #thread = new Thread<FieldTask, FieldResult>(['studio', 'fields', 'field-worker.js'], {
+    megabytes: 1000,
+    patience: 5 * 60_000,
+    words: 'Reading this field again',
   });
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
     private readonly sources: SourcesService,
-    private readonly changes: Changes,
+    private readonly changes: ChangeFeed,
   ) {}
 
   async onModuleDestroy(): Promise<void> {
-    await this.#pool.destroy();
+    await this.#thread.close();
   }
 
   /** What a change would come to; nothing is kept. */
-  async preview(slug: string, key: string, change: FieldChange): Promise<FieldPreview> {
-    const source = await this.#sourceWith(slug, key, change);
-    const reading = await this.#look(source, key, change);
+  async preview(slug: string, key: string, changes: Changes): Promise<FieldPreview> {
+    const source = await this.#sourceWith(slug, key, changes);
+    const reading = await this.#look(source, key, changes);
     return { ...reading, lenses: await this.#effects(source, reading) };
   }
 
-  /** Changes a field for good: posts, terms and findings in one transaction. */
-  async change(slug: string, key: string, change: FieldChange): Promise<FieldPreview> {
-    const source = await this.#sourceWith(slug, key, change);
-    const looked = await this.#look(source, key, change);
+  /** Changes fields for good: posts, terms and findings in one transaction. */
+  async change(slug: string, key: string, changes: Changes): Promise<FieldPreview> {
+    const source = await this.#sourceWith(slug, key, changes);
+    const looked = await this.#look(source, key, changes);
     const effects = await this.#effects(source, looked);
     // a draft is asked for as well: what it can't work with is changed there first
     const broken = effects.find(({ problem }) => problem !== null);
@@ -79,63 +86,87 @@ export class FieldsService implements OnModuleDestroy {
         `“${broken.name}” can’t work with that: ${facets} ${broken.problem}. ${then}`,
       );
     }
-    await this.#run(source, key, change, true);
+    await this.#run(source, key, changes, true);
     this.changes.tell({ kind: 'source', id: source.id });
     return { ...looked, lenses: effects };
   }
 
-  async #sourceWith(slug: string, key: string, change: FieldChange): Promise<Source> {
+  async #sourceWith(slug: string, key: string, changes: Changes): Promise<Source> {
     const source = await this.sources.find(slug);
-    const field = source.fields.find((one) => one.key === key);
-    if (!field) throw notFound('field', key);
-    if (change.role !== undefined && (change.role === 'id') !== (field.role === 'id')) {
-      throw new Problem(
-        422,
-        'id-stays',
-        'Posts are known by their ids. To take another field for it, bring the file in anew.',
-      );
+    const said: Changes = { [key]: {}, ...changes };
+    for (const [one, change] of Object.entries(said)) {
+      const field = source.fields.find((known) => known.key === one);
+      if (!field) throw notFound('field', one);
+      if (change.role !== undefined && (change.role === 'id') !== (field.role === 'id')) {
+        throw new Problem(
+          422,
+          'id-stays',
+          'Posts are known by their ids. To take another field for it, bring the file in anew.',
+        );
+      }
+      if (field.role === 'id' && change.left)
+        throw new Problem(422, 'id-stays', 'Posts are known by this field, so it can’t be left out.');
+      this.#checkOthers(source, one, change);
+      if (change.reference) await this.#checkReference(change.reference);
+      if (change.type === 'reference' && !(change.reference ?? field.reference))
+        throw new Problem(
+          422,
+          'no-reference',
+          'Say which source the values stand for: its name, its key, and what is shown of it.',
+        );
     }
-    if (field.role === 'id' && change.left)
-      throw new Problem(422, 'id-stays', 'Posts are known by this field, so it can’t be left out.');
     return source;
   }
 
-  async #look(source: Source, key: string, change: FieldChange): Promise<FieldReading> {
-    return (await this.#run(source, key, change, false))!;
-  }
-
-  async #run(source: Source, key: string, change: FieldChange, keeps: boolean): Promise<FieldReading | null> {
-    const { url } = this.database.options as { url: string };
-    const task: FieldTask = { sourceId: source.id, key, change, keeps, databaseUrl: url };
-    const result = await this.#inThread(task);
-    if (result.refused) throw new Problem(result.refused.status, result.refused.code, result.refused.detail);
-    return result.reading;
-  }
-
-  async #inThread(task: FieldTask): Promise<FieldResult> {
-    const late = AbortSignal.timeout(patience);
-    try {
-      return (await this.#pool.run(task, { signal: late })) as FieldResult;
-    } catch (error) {
-      if (late.aborted || (error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') {
-        const detail = 'Reading this field again takes too long or too much memory. Nothing was changed.';
-        throw new Problem(422, 'too-slow', detail);
-      }
-      throw error;
+  /** The fields of the same source that a change names must be there. */
+  #checkOthers({ fields }: Source, key: string, { parent, end }: FieldChange): void {
+    for (const other of [parent, end]) {
+      if (other === undefined || other === null) continue;
+      if (other === key) throw new Problem(422, 'no-field', 'A field can’t stand above itself, nor last until itself.');
+      const found = fields.find((field) => field.key === other);
+      if (!found) throw new Problem(422, 'no-field', `There is no field “${other.slice(0, 100)}” in this source.`);
+      if (other === end && found.type !== 'date' && found.type !== 'datetime')
+        throw new Problem(422, 'no-field', `“${other}” is no field of days, so nothing can last until it.`);
     }
   }
 
-  async #effects(source: Source, { before, after }: FieldReading): Promise<LensEffect[]> {
+  async #checkReference({ source, key, label }: Reference): Promise<void> {
+    const found = await this.sources.findIfThere(source);
+    if (!found) throw new Problem(422, 'no-reference', `There is no source “${source.slice(0, 100)}”.`);
+    for (const one of [key, label]) {
+      if (!found.fields.some((field) => field.key === one))
+        throw new Problem(422, 'no-reference', `There is no field “${one.slice(0, 100)}” in “${source}”.`);
+    }
+  }
+
+  async #look(source: Source, key: string, changes: Changes): Promise<FieldReading> {
+    return (await this.#run(source, key, changes, false))!;
+  }
+
+  async #run(source: Source, key: string, changes: Changes, keeps: boolean): Promise<FieldReading | null> {
+    const { url } = this.database.options as { url: string };
+    const today = new Date().toISOString().slice(0, 10);
+    const task: FieldTask = { sourceId: source.id, key, changes, keeps, today, databaseUrl: url };
+    return (await this.#thread.run(task)).reading;
+  }
+
+  async #effects(source: Source, { fields: pairs, posts, after: inHand }: FieldReading): Promise<LensEffect[]> {
     const { manager } = this.database;
     const rows = await manager.find(LensRow, { where: { sourceId: source.id }, order: { slug: 'ASC' } });
-    const fields = source.fields.map((field) => (field.key === after.key ? after : field));
+    const made = new Map(pairs.map(({ after }) => [after.key, after]));
+    const fields = source.fields.map((field) => made.get(field.key) ?? field);
     const effects = await Promise.all(
       rows.map(async ({ id, slug, name, draft }) => {
         const release = await newest(manager, id);
         const states: ['release' | 'draft', Lens][] = [['draft', wholeConfig(draft)]];
         if (release) states.unshift(['release', wholeConfig(release.config)]);
         return states.flatMap(([of, config]) =>
-          effectOn(config, before, after, fields).map((one) => ({ slug, name, of, ...one })),
+          pairs.flatMap(({ before, after }) =>
+            effectOn(config, before, after, fields, source.fields, posts)
+              // of fields that were read anew because posts came or went, only what moves is worth a line
+              .filter((one) => after.key === inHand.key || one.before !== one.after || one.problem !== null)
+              .map((one) => ({ slug, name, of, ...one })),
+          ),
         );
       }),
     );
@@ -149,7 +180,9 @@ function effectOn(
   before: FieldDescription,
   after: FieldDescription,
   fields: readonly FieldDescription[],
-): Pick<LensEffect, 'facets' | 'before' | 'after' | 'problem'>[] {
+  were: readonly FieldDescription[],
+  posts: FieldReading['posts'],
+): Pick<LensEffect, 'facets' | 'before' | 'after' | 'posts' | 'problem'>[] {
   const facets = config.facets.filter((facet) => kindOf(facet).fields(facet).includes(after.key));
   const isShown = JSON.stringify([config.card, config.sort, config.scope, config.follows]).includes(
     JSON.stringify(after.key),
@@ -157,18 +190,34 @@ function effectOn(
   if (facets.length === 0 && !isShown) return [];
   const wrong = (all: readonly FieldDescription[]) =>
     new Set(checkLens(config, answered(all)).map(({ pointer, message }) => `${pointer} ${message}`));
-  const now = wrong(fields.map((field) => (field.key === before.key ? before : field)));
+  const now = wrong(were);
   const [problem] = checkLens(config, answered(fields)).filter(
     ({ pointer, message }) => !now.has(`${pointer} ${message}`),
   );
   const named = facets.map((facet) => facet.label || after.label);
-  return [{ facets: named, before: holds(before), after: holds(after), problem: problem?.message ?? null }];
+  const isWhole = posts.before !== posts.after && hasAll(config);
+  return [
+    {
+      facets: named,
+      before: holds(before),
+      after: holds(after),
+      posts: isWhole ? posts : null,
+      problem: problem?.message ?? null,
+    },
+  ];
+}
+
+/** Whether a lens sees all posts of its source. */
+function hasAll({ scope }: Lens): boolean {
+  return (
+    scope.where.length === 0 && scope.include.length === 0 && scope.exclude.length === 0 && scope.limit === undefined
+  );
 }
 
 /** What a field holds, in a few words. */
 function holds({ type, distinct, spread, left }: FieldDescription): string {
   if (left) return 'left out';
-  if (type === 'terms') return distinct === 1 ? '1 term' : `${distinct} terms`;
+  if (holdsTerms({ type })) return distinct === 1 ? '1 term' : `${distinct} terms`;
   if (spread) return `${spread.low} to ${spread.high}`;
   return distinct === 1 ? '1 value' : `${distinct} values`;
 }

@@ -95,7 +95,7 @@ test('a field that is left out is kept raw and answered nowhere, until it is tak
   expect((await server.ask('POST', '/api/v1/lenses', lens)).status).toBe(422);
   await change('minutes', { left: false });
   expect(await field('minutes')).toMatchObject({ type: 'text', filled: 5 });
-  expect((await field('minutes')).left).toBeUndefined();
+  expect((await field('minutes')).left).toBe(false);
 });
 
 test('what many posts have alike is kept by all of them when its field is called otherwise', async () => {
@@ -149,4 +149,74 @@ test.each([
 test('what is not there is not there', async () => {
   expect((await change('nope', { label: 'x' })).status).toBe(404);
   expect((await server.ask('PATCH', '/api/v1/sources/gone/fields/x', {})).status).toBe(404);
+});
+
+test('terms stand under what another column names, by name or by id', async () => {
+  const csv = 'id,title,topic,above\n1,A,Mudflat,Shore\n2,B,Shore,\n3,C,Pool,Mudflat\n4,D,Reed,2\n5,E,Mudflat,Shore\n';
+  await server.upload(csv, 'topics.csv', { slug: 'topics' });
+  const change = (body: object) => server.ask('PATCH', '/api/v1/sources/topics/fields/topic', body);
+  expect((await change({ type: 'terms', parent: 'above' })).status).toBe(200);
+  const { body: terms } = await server.ask('GET', '/api/v1/sources/topics/terms/topic');
+  expect(terms.map(({ slug, parent, count }: any) => [slug, parent, count])).toEqual([
+    ['shore', null, 5],
+    ['mudflat', 'shore', 3],
+    ['pool', 'mudflat', 1],
+    ['reed', 'shore', 1],
+  ]);
+  expect((await change({ parent: 'nowhere' })).body.code).toBe('no-field');
+  expect((await change({ parent: 'topic' })).body.code).toBe('no-field');
+  expect((await change({ parent: null })).status).toBe(200);
+  const { body: flat } = await server.ask('GET', '/api/v1/sources/topics/terms/topic');
+  expect(flat.every(({ parent }: any) => parent === null)).toBe(true);
+});
+
+test('values that stand for posts of another source are shown by their names', async () => {
+  await server.upload('no,who\n7,Ann Reed\n8,Bo Lind\n', 'wardens.csv', { slug: 'wardens' });
+  await server.upload('id,title,warden\n1,A,7\n2,B,8\n3,C,7\n4,D,9\n', 'walks.csv', { slug: 'walks' });
+  const change = (body: object) => server.ask('PATCH', '/api/v1/sources/walks/fields/warden', body);
+  const reference = { source: 'wardens', key: 'no', label: 'who' };
+  const { status, body } = await change({ type: 'reference', reference });
+  expect([status, body.after.type, body.after.reference]).toEqual([200, 'reference', reference]);
+  expect(body.findings.map(({ code, values }: any) => [code, values])).toEqual([['unknown-references', ['9']]]);
+  const config = { facets: [{ key: 'warden', kind: 'checkboxes', field: 'warden' }] };
+  await server.ask('POST', '/api/v1/lenses', { name: 'Walks', slug: 'walks', source: 'walks', config });
+  const { body: answered } = await server.ask('GET', '/api/v1/lenses/walks/draft/results?warden=ann-reed');
+  expect([answered.matched, answered.facets[0].options.map(({ label, count }: any) => `${label} ${count}`)]).toEqual([
+    2,
+    ['Ann Reed 2', 'Bo Lind 1', '9 1'],
+  ]);
+  expect((await change({ reference: { ...reference, source: 'nobody' } })).body.code).toBe('no-reference');
+  expect((await change({ reference: { ...reference, label: 'x' } })).body.code).toBe('no-reference');
+  expect((await change({ reference: null, type: 'text' })).body.after).toMatchObject({ type: 'text', distinct: 3 });
+});
+
+test('a pair of days is a span, found by its names, and filtered as one', async () => {
+  const csv =
+    'id,title,start_date,end_date\n1,A,2026-03-01,2026-03-10\n2,B,2026-03-05,2026-03-05\n3,C,2026-04-01,2026-03-01\n';
+  const { body } = await server.upload(csv, 'shows.csv', { slug: 'shows' });
+  expect(body.fields.find(({ key }: any) => key === 'start_date').end).toBe('end_date');
+  expect(body.findings.map(({ code }: any) => code)).toContain('ends-before-starts');
+  await server.ask('POST', '/api/v1/lenses', { name: 'Shows', slug: 'shows', source: 'shows' });
+  const { body: answered } = await server.ask(
+    'GET',
+    '/api/v1/lenses/shows/draft/results?start-date=2026-03-07/2026-03-08',
+  );
+  expect(answered.items.map(({ id }: any) => id)).toEqual(['1']);
+});
+
+test('units and words of one’s own are read as what they mean', async () => {
+  const csv = 'id,title,length,open\n1,A,3 km,offen\n2,B,4.5 km,zu\n3,C,12 km,offen\n';
+  const { body } = await server.upload(csv, 'paths.csv', { slug: 'paths' });
+  expect(body.fields.find(({ key }: any) => key === 'length')).toMatchObject({
+    type: 'number',
+    unit: 'km',
+    sureness: 'sure',
+  });
+  const words = { yes: ['offen'], no: ['zu'] };
+  const { body: changed } = await server.ask('PATCH', '/api/v1/sources/paths/fields/open', { type: 'boolean', words });
+  expect([changed.read, changed.after.because]).toEqual([3, 'It was said so by hand.']);
+  expect((await server.ask('PATCH', '/api/v1/sources/paths/fields/open', { words: { yes: [1], no: [] } })).status).toBe(
+    400,
+  );
+  expect((await server.ask('PATCH', '/api/v1/sources/paths/fields/open', { words: 'yes' })).status).toBe(400);
 });

@@ -1,22 +1,43 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
-import { ApiProperty, ApiQuery, ApiTags } from '@nestjs/swagger';
-import { IsString, MaxLength, MinLength } from 'class-validator';
+import { ApiPropertyOptional, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { IsOptional, IsString, MaxLength, MinLength, ValidateIf } from 'class-validator';
 import { Answers, AnswersNothing, Refuses } from '../../api/describe.js';
+import { IsTexts } from './is-texts.js';
 import type { FindingView, MendMade, MendView } from './mend.view.js';
 import { MendsService } from './mends.service.js';
 
+/** A finding and one of its mends; or all findings of a code, each mended as is advised; or values as a person writes them. */
 export class MendBody {
-  @ApiProperty({ description: 'Id of the finding.' })
+  @ApiPropertyOptional({ description: 'Id of the finding.' })
+  @ValidateIf(({ code, field }: MendBody) => code === undefined && field === undefined)
   @IsString()
   @MinLength(1)
   @MaxLength(5000)
-  finding: string;
+  finding?: string;
 
-  @ApiProperty({ description: 'Id of one of its mends.' })
+  @ApiPropertyOptional({ description: 'Id of one of its mends.' })
+  @ValidateIf(({ finding }: MendBody) => finding !== undefined)
   @IsString()
   @MinLength(1)
   @MaxLength(500)
-  mend: string;
+  mend?: string;
+
+  @ApiPropertyOptional({ description: 'All findings of this code.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(100)
+  code?: string;
+
+  @ApiPropertyOptional({ description: 'Field whose values are written by hand.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  field?: string;
+
+  @ApiPropertyOptional({ description: 'By value as it came: what it is read as; nothing: as none.' })
+  @ValidateIf(({ field }: MendBody) => field !== undefined)
+  @IsTexts()
+  values?: Record<string, string>;
 }
 
 /** What was found wrong in a source, and the rules that mend it. */
@@ -44,9 +65,11 @@ export class MendsController {
   add(
     @Param('slug') slug: string,
     @Query('preview') preview: string | undefined,
-    @Body() { finding, mend }: MendBody,
+    @Body() { finding, mend, code, field, values }: MendBody,
   ): Promise<MendMade> {
-    return this.mends.add(slug, finding, mend, preview === '1');
+    const isLook = preview === '1';
+    if (field !== undefined) return this.mends.write(slug, field, values!, isLook);
+    return code === undefined ? this.mends.add(slug, finding!, mend!, isLook) : this.mends.addAll(slug, code, isLook);
   }
 
   @Delete('mends/:id')

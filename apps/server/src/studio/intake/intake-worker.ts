@@ -1,21 +1,23 @@
 import {
-  dayOrders,
   discoverFields,
   FieldDescriber,
   PostReader,
+  prepareFields,
+  summarise,
+  watchFor,
   type Field,
-  type FieldDescription,
+  type Finding,
   type RawRecord,
-  type ReadingEnd,
   type Records,
 } from '@ivy/core';
 import { FileProblem, readFile, type FileFormat } from '@ivy/formats';
 import { readFileSync } from 'node:fs';
 import type { MessagePort } from 'node:worker_threads';
-import { Client } from 'pg';
+import type { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
+import { begin, withClient } from '../../database/worker-client.js';
 import { freeSlug } from '../../shared/slugs.js';
-import { insertTerms } from './insert-terms.js';
+import { insertTerms } from '../../database/term-rows.js';
 
 /** A file to be read, in a thread of its own, and what was said about it. */
 export interface IntakeTask {
@@ -46,23 +48,12 @@ export default async function intake(task: IntakeTask): Promise<IntakeResult> {
   try {
     const { format, records } = readFile(readFileSync(task.path), task.fileName, task.format ?? undefined);
     const fields = discoverFields(records);
-    const client = new Client({
-      connectionString: task.databaseUrl,
-      application_name: 'ivy-lens intake',
-      connectionTimeoutMillis: 5_000,
-      statement_timeout: 120_000,
-      query_timeout: 125_000,
-    });
-    await client.connect();
-    try {
-      await client.query('BEGIN');
+    await withClient(task.databaseUrl, 'ivy-lens intake', async (client) => {
+      await begin(client, true);
       await keep(client, task, format, fields, records);
       await client.query('COMMIT');
-      return { refused: null };
-    } finally {
-      // an open transaction ends with its connection
-      await client.end();
-    }
+    });
+    return { refused: null };
   } catch (error) {
     const refused = refusalOf(error, task);
     if (!refused) throw error;
@@ -110,14 +101,21 @@ async function keep(
      VALUES ($1::uuid, $1::uuid::text, $2, $3, $4, $5, 0, '[]', '[]', '[]')`,
     [id, task.name, format, task.fileName.slice(0, 200), task.site],
   );
-  const { end, described } = await keepPosts(client, id, fields, records, task.port);
-  if (end.posts === 0) {
+  const today = new Date().toISOString().slice(0, 10);
+  const { reader, describer } = await keepPosts(client, id, fields, records, today, task.port);
+  if (reader.posts === 0) {
     throw new Refused(422, 'no-posts', 'No record of the file has a value, so there is nothing to bring in.');
   }
-  for (const [field, terms] of Object.entries(end.taxonomies)) await insertTerms(client, id, field, terms);
+  const { fields: described, findings, terms: taxonomies } = summarise(reader.records, describer);
+  for (const [field, terms] of Object.entries(taxonomies)) await insertTerms(client, id, field, terms);
   await client.query(
     'UPDATE source SET posts = $2, fields = $3::jsonb, findings = $4::jsonb, rejected = $5::jsonb WHERE id = $1',
-    [id, end.posts, JSON.stringify(described), JSON.stringify(end.findings), JSON.stringify(end.rejected)],
+    [id, reader.posts, JSON.stringify(described), JSON.stringify(findings), JSON.stringify(reader.rejected)],
+  );
+  await client.query(
+    `INSERT INTO run (source_id, how, file_name, added, changed, unchanged, removed, total, rejected)
+     VALUES ($1, 'file', $2, $3, 0, 0, 0, $3, $4::jsonb)`,
+    [id, task.fileName.slice(0, 200), reader.posts, JSON.stringify(reader.rejected)],
   );
   await giveSlug(client, task);
 }
@@ -131,12 +129,13 @@ async function keepPosts(
   sourceId: string,
   fields: readonly Field[],
   records: Records,
+  today: string,
   port: MessagePort | null,
-): Promise<{ end: ReadingEnd; described: FieldDescription[] }> {
-  const reader = new PostReader(fields, dayOrders(records, fields));
+): Promise<{ reader: PostReader<Finding>; describer: FieldDescriber }> {
+  const reader = new PostReader(fields, prepareFields(records, fields), {}, watchFor({ fields, today }));
   const describer = new FieldDescriber(fields);
   let rows: string[] = [];
-  let [bytes, position, done] = [0, 0, 0];
+  let [bytes, done] = [0, 0];
   // PostgreSQL takes one lot in while the next is read here
   let inserting: Promise<void> = Promise.resolve();
   const flush = async () => {
@@ -152,25 +151,24 @@ async function keepPosts(
     done++;
     const read = reader.read(record);
     if (!read) continue;
-    const { post, raw } = read;
-    describer.add(post);
-    const row = JSON.stringify({ id: post.id, position: position++, raw, values: post.values });
+    const { post, raw, position, left } = read;
+    if (left.length === 0) describer.add(post);
+    const row = JSON.stringify({ id: post.id, position, raw, values: post.values, left });
     rows.push(row);
     bytes += row.length;
     if (rows.length >= rowsPerInsert || bytes >= bytesPerInsert) await flush();
   }
   await flush();
   await inserting;
-  const end = reader.finish();
-  return { end, described: describer.describe(end.taxonomies) };
+  return { reader, describer };
 }
 
 /** One statement of one document: no limit on parameters, and twice as quick as a row at a time. */
 async function insertPosts(client: Client, sourceId: string, rows: readonly string[]): Promise<void> {
   await client.query(
-    `INSERT INTO post (source_id, id, position, raw, "values")
-     SELECT $1, r.id, r.position, r.raw, r."values"
-     FROM jsonb_to_recordset($2::jsonb) AS r(id text, position int, raw jsonb, "values" jsonb)`,
+    `INSERT INTO post (source_id, id, position, raw, "values", left_by)
+     SELECT $1, r.id, r.position, r.raw, r."values", ARRAY(SELECT jsonb_array_elements_text(r."left"))
+     FROM jsonb_to_recordset($2::jsonb) AS r(id text, position int, raw jsonb, "values" jsonb, "left" jsonb)`,
     [sourceId, `[${rows.join(',')}]`],
   );
 }

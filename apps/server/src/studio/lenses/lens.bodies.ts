@@ -1,22 +1,32 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
+import { IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 import { slugMessage, slugPattern } from '../../shared/slugs.js';
 
 /** A config as it is written: all that has a default may be left out. */
 const lensConfig = { $ref: '#/components/schemas/LensConfig' };
 
 export class CreateLensBody {
-  @ApiProperty()
+  @ApiPropertyOptional({ description: 'Of a copy it may be left out.' })
+  @ValidateIf(({ from }: CreateLensBody, value: unknown) => from === undefined || value !== undefined)
   @IsString()
   @MinLength(1)
   @MaxLength(120)
-  name: string;
+  name?: string;
 
-  @ApiProperty({ description: 'Slug of the source.' })
+  @ApiPropertyOptional({
+    description: 'Slug of the source; of a copy, that of the lens it is made from where none is named.',
+  })
+  @ValidateIf(({ from }: CreateLensBody, value: unknown) => from === undefined || value !== undefined)
   @IsString()
   @MinLength(1)
   @MaxLength(120)
-  source: string;
+  source?: string;
+
+  @ApiPropertyOptional({ description: 'Slug of the lens whose draft it begins with.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  from?: string;
 
   @ApiPropertyOptional()
   @IsOptional()
@@ -28,6 +38,21 @@ export class CreateLensBody {
   @IsOptional()
   @IsObject()
   config?: object;
+}
+
+export class LensBody {
+  @ApiPropertyOptional()
+  @ValidateIf(({ slug }: LensBody, value: unknown) => value !== undefined || slug === undefined)
+  @IsString()
+  @Matches(/\S/, { message: 'must say something' })
+  @MaxLength(120)
+  name?: string;
+
+  @ApiPropertyOptional({ description: 'The one before goes on answering.' })
+  @ValidateIf((_: LensBody, value: unknown) => value !== undefined)
+  @IsString()
+  @Matches(slugPattern, { message: slugMessage })
+  slug?: string;
 }
 
 export class DraftBody {

@@ -1,10 +1,23 @@
 import { lensSchema, type JsonSchema } from '@ivy/core';
-import { Body, Controller, Delete, Get, Headers, HttpCode, Param, ParseIntPipe, Post, Put, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Headers,
+  HttpCode,
+  Param,
+  ParseIntPipe,
+  Patch,
+  Post,
+  Put,
+  Res,
+} from '@nestjs/common';
 import { ApiHeader, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Answers, AnswersNothing, Refuses } from '../../api/describe.js';
 import type { FastifyReply } from 'fastify';
 import { Problem } from '../../problem/problem.js';
-import { CreateLensBody, DraftBody, ReleaseBody } from './lens.bodies.js';
+import { CreateLensBody, DraftBody, ReleaseBody, LensBody } from './lens.bodies.js';
 import type { LensSummary, LensView, ReleaseMade, ReleaseView } from './lens.view.js';
 import { LensesService } from './lenses.service.js';
 
@@ -21,7 +34,7 @@ export class LensesController {
 
   @Post('lenses')
   @Answers('LensView', { status: 201 })
-  @Refuses({ 409: ['slug-taken'], 422: ['bad-config'] })
+  @Refuses({ 404: ['not-found'], 409: ['slug-taken'], 422: ['bad-config'] })
   create(@Body() body: CreateLensBody): Promise<LensView> {
     return this.lenses.create(body);
   }
@@ -30,6 +43,13 @@ export class LensesController {
   @Answers('LensView')
   view(@Param('slug') slug: string): Promise<LensView> {
     return this.lenses.view(slug);
+  }
+
+  @Patch('lenses/:slug')
+  @Answers('LensView')
+  @Refuses({ 409: ['slug-taken'] })
+  change(@Param('slug') slug: string, @Body() body: LensBody): Promise<LensView> {
+    return this.lenses.change(slug, body);
   }
 
   @Delete('lenses/:slug')

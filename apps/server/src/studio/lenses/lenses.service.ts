@@ -1,17 +1,25 @@
 import { answered, checkLens, proposeLens, readLens, type Field, type Lens } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { DataSource, EntityManager } from 'typeorm';
+import { ArrayContains, type DataSource, type EntityManager } from 'typeorm';
 import { isDeepStrictEqual } from 'node:util';
 import { LensRow } from '../../database/lens.entity.js';
 import { Release } from '../../database/release.entity.js';
 import { Source } from '../../database/source.entity.js';
-import { isTaken, isUsed } from '../../database/unique.js';
+import { isTaken } from '../../database/unique.js';
 import { notFound, Problem } from '../../problem/problem.js';
+import { markDeleted } from '../deleted/soft-delete.js';
 import { Changes } from '../../shared/changes.js';
 import { freeSlug, mayBeSlug } from '../../shared/slugs.js';
 import type { CreateLensBody } from './lens.bodies.js';
 import type { LensSummary, LensView, ReleaseView } from './lens.view.js';
+
+/** What a lens is to be called. */
+interface Named {
+  name: string;
+  source: string;
+  slug?: string;
+}
 
 @Injectable()
 export class LensesService {
@@ -37,28 +45,65 @@ export class LensesService {
   }
 
   async create(body: CreateLensBody): Promise<LensView> {
-    const source =
-      mayBeSlug(body.source) && (await this.database.getRepository(Source).findOneBy({ slug: body.source }));
-    if (!source) throw noSource(body.source);
-    const config = readConfig(body.config ?? proposeLens(answered(source.fields)), source.fields);
+    const like = body.from === undefined ? null : await this.row(body.from);
+    const wanted = body.source ?? like?.source.slug ?? '';
+    const source = mayBeSlug(wanted) && (await this.database.getRepository(Source).findOneBy({ slug: wanted }));
+    if (!source) throw noSource(wanted);
+    const config = readConfig(body.config ?? like?.draft ?? proposeLens(answered(source.fields)), source.fields);
+    const name = body.name ?? `${like?.name.slice(0, 110)}, copy`;
+    const named = { name, source: source.slug, ...(body.slug !== undefined && { slug: body.slug }) };
+    return this.#createAs(named, source, config);
+  }
+
+  /** Calls a lens otherwise, or has it answer to another slug: the one before goes on answering. */
+  async change(slug: string, { name, slug: wanted }: { name?: string; slug?: string }): Promise<LensView> {
+    const change = async () =>
+      this.database.transaction(async (manager) => {
+        const lens = await lockRow(manager, slug);
+        if (name !== undefined) lens.name = name.trim();
+        const before = lens.slug;
+        if (wanted !== undefined && wanted !== before) {
+          if (await isSpoken(manager, wanted, lens.id)) throw slugTaken(wanted);
+          lens.former = [...lens.former.filter((one) => one !== wanted), before];
+          lens.slug = wanted;
+        }
+        await manager.save(lens);
+        const all = [before, lens.slug].map((one) => ({ kind: 'lens' as const, slug: one }));
+        for (const one of all) await this.changes.note(manager, one);
+        return { view: viewOf(lens, await newest(manager, lens.id)), all };
+      });
+    try {
+      const { view, all } = await change();
+      for (const one of all) this.changes.tell(one);
+      return view;
+    } catch (error) {
+      if (isTaken(error)) throw slugTaken(wanted ?? slug);
+      throw error;
+    }
+  }
+
+  async #createAs(body: Named, source: Source, config: Lens): Promise<LensView> {
     for (;;) {
       try {
         return await this.#keepNew(body, source.id, config);
       } catch (error) {
-        // the source went while the lens was made
-        if (isUsed(error)) throw noSource(body.source);
         if (!isTaken(error)) throw error;
         // someone else took the name this very moment: one that was found for them is found anew
         if (body.slug !== undefined) {
-          throw new Problem(409, 'slug-taken', `A lens called “${body.slug}” is there already. Choose another name.`);
+          throw slugTaken(body.slug);
         }
       }
     }
   }
 
-  async #keepNew(body: CreateLensBody, sourceId: string, draft: Lens): Promise<LensView> {
+  async #keepNew(body: Named, sourceId: string, draft: Lens): Promise<LensView> {
     return this.database.transaction(async (manager) => {
-      const taken = new Set((await manager.find(LensRow, { select: { slug: true } })).map((row) => row.slug));
+      // held until the lens is kept, so that the source does not go meanwhile
+      const source = await manager.findOne(Source, { where: { id: sourceId }, lock: { mode: 'pessimistic_read' } });
+      if (!source) throw noSource(body.source);
+      const all = await manager.find(LensRow, { select: { slug: true, former: true } });
+      const taken = new Set(all.flatMap((row) => [row.slug, ...row.former]));
+      if (body.slug !== undefined && taken.has(body.slug)) throw slugTaken(body.slug);
       const slug = body.slug ?? freeSlug(body.name, taken);
       const { id } = await manager.save(manager.create(LensRow, { slug, name: body.name.trim(), sourceId, draft }));
       await this.changes.note(manager, { kind: 'lens', slug });
@@ -69,8 +114,8 @@ export class LensesService {
 
   async remove(slug: string): Promise<void> {
     await this.database.transaction(async (manager) => {
-      const { id } = await findRow(manager, slug);
-      await manager.delete(LensRow, { id });
+      const lens = await lockRow(manager, slug);
+      await manager.save(markDeleted(lens, new Date()));
       await this.changes.note(manager, { kind: 'lens', slug });
     });
     this.changes.tell({ kind: 'lens', slug });
@@ -187,14 +232,36 @@ function overtaken(revision: number): Problem {
   );
 }
 
+/** The lens that answers to a slug: the one that has it, or else the one that had it. */
+export async function lensAt(manager: EntityManager, slug: string): Promise<LensRow | null> {
+  if (!mayBeSlug(slug)) return null;
+  const relations = { source: true };
+  return (
+    (await manager.findOne(LensRow, { where: { slug }, relations })) ??
+    (await manager.findOne(LensRow, { where: { former: ArrayContains([slug]) }, relations }))
+  );
+}
+
 async function findRow(manager: EntityManager, slug: string): Promise<LensRow> {
-  const lens = mayBeSlug(slug) && (await manager.findOne(LensRow, { where: { slug }, relations: { source: true } }));
+  const lens = await lensAt(manager, slug);
   if (!lens) throw notFound('lens', slug);
   return lens;
 }
 
+/** Whether a slug is another lens's, or was. */
+async function isSpoken(manager: EntityManager, slug: string, id: string): Promise<boolean> {
+  const found = await lensAt(manager, slug);
+  return found !== null && found.id !== id;
+}
+
+function slugTaken(slug: string): Problem {
+  return new Problem(409, 'slug-taken', `A lens called “${slug}” is there already, or was. Choose another name.`);
+}
+
 async function lockRow(manager: EntityManager, slug: string): Promise<LensRow> {
-  if (mayBeSlug(slug)) await manager.query('SELECT 1 FROM lens WHERE slug = $1 FOR UPDATE', [slug]);
+  if (mayBeSlug(slug)) {
+    await manager.query('SELECT 1 FROM lens WHERE slug = $1 OR $1 = ANY(former) FOR UPDATE', [slug]);
+  }
   return findRow(manager, slug);
 }
 

@@ -208,3 +208,26 @@ test('a config that an earlier version kept has the settings there are since, an
   // published again, nothing is new
   expect((await server.ask('POST', '/api/v1/lenses/old/releases', {})).body).toEqual({ number: 1 });
 });
+
+test('a lens that answers to another slug goes on answering to the one it had', async () => {
+  await server.upload('id,title,kind\n1,Walk,a\n2,Talk,b\n3,Count,a\n', 'moving.csv', { slug: 'moving' });
+  await server.ask('POST', '/api/v1/lenses', { name: 'Moving', slug: 'before', source: 'moving' });
+  await server.ask('POST', '/api/v1/lenses/before/releases', {});
+  const results = async (slug: string) => (await server.ask('GET', `/api/v1/lenses/${slug}/results?kind=a`)).body;
+  expect((await results('before')).lens).toBe('before');
+  const { status, body } = await server.ask('PATCH', '/api/v1/lenses/before', { slug: 'after' });
+  expect([status, body.slug, body.name]).toEqual([200, 'after', 'Moving']);
+  const [old, now] = [await results('before'), await results('after')];
+  expect([old.lens, old.matched, now.lens, now.notices]).toEqual(['after', 2, 'after', []]);
+  expect(old.notices).toEqual([expect.objectContaining({ code: 'moved', value: 'before' })]);
+  const hosted = await fetch(`${server.url}/l/before?kind=a`, { redirect: 'manual' });
+  expect([hosted.status, hosted.headers.get('location')]).toEqual([301, '/l/after?kind=a']);
+  expect((await server.ask('GET', '/api/v1/lenses/before')).body.slug).toBe('after');
+  // nobody else gets either of them, and it can go back
+  for (const slug of ['before', 'after']) {
+    const made = await server.ask('POST', '/api/v1/lenses', { name: 'Other', slug, source: 'moving' });
+    expect([made.status, made.body.code]).toEqual([409, 'slug-taken']);
+  }
+  expect((await server.ask('PATCH', '/api/v1/lenses/after', { slug: 'before' })).body.slug).toBe('before');
+  expect((await results('after')).notices[0].code).toBe('moved');
+});

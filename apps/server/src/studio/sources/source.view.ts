@@ -1,5 +1,16 @@
-import type { FieldDescription, Finding, Rejection, TermColumn } from '@ivy/core';
+import { isRemark, type FieldDescription, type Finding, type Rejection } from '@ivy/core';
 import type { Source } from '../../database/source.entity.js';
+
+/** What a field holds, and how many posts have it. */
+export interface FieldGlance {
+  key: string;
+  label: string;
+  type: FieldDescription['type'];
+  filled: number;
+}
+
+/** Fields of a source that a list shows at most. */
+const fieldsShown = 24;
 
 /** A source in a list. */
 export interface SourceSummary {
@@ -10,6 +21,8 @@ export interface SourceSummary {
   fieldCount: number;
   /** How many findings it has. */
   findingCount: number;
+  /** Its first fields, as far as one sees at a glance. */
+  fields: FieldGlance[];
   fileName: string;
   /** Moment, as ISO 8601 writes it. */
   updatedAt: string;
@@ -31,28 +44,6 @@ export interface SourceView {
   rejected: Rejection[];
 }
 
-/** A term of a source, and how many posts stand under it. */
-export interface TermView {
-  slug: string;
-  label: string;
-  parent: string | null;
-  count: number;
-  hidden: boolean;
-  aliases: string[];
-}
-
-/** All terms of a column, depth first in given order. */
-export function termViews({ terms, sizes }: TermColumn): TermView[] {
-  return terms.map(({ slug, label, parent, hidden = false, aliases = [] }, t) => ({
-    slug,
-    label,
-    parent,
-    count: sizes[t]!,
-    hidden,
-    aliases,
-  }));
-}
-
 export function summaryOf(source: Source): SourceSummary {
   const { slug, name, posts, fileName } = source;
   return {
@@ -61,7 +52,8 @@ export function summaryOf(source: Source): SourceSummary {
     posts,
     fileName,
     fieldCount: source.fields.length,
-    findingCount: source.findings.filter((finding) => finding.code !== 'gaps').length,
+    findingCount: source.findings.filter((finding) => !isRemark(finding)).length,
+    fields: source.fields.slice(0, fieldsShown).map(({ key, label, type, filled }) => ({ key, label, type, filled })),
     updatedAt: source.updatedAt.toISOString(),
   };
 }
@@ -75,7 +67,7 @@ export function viewOf(source: Source): SourceView {
     format,
     fileName,
     site,
-    fields,
+    fields: fields.map((field) => ({ ...field, left: field.left ?? false })),
     findings,
     rejected,
     updatedAt: source.updatedAt.toISOString(),

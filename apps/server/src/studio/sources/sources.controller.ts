@@ -1,14 +1,15 @@
 import { writeSnapshot } from '@ivy/core';
-import { Controller, Delete, Get, HttpCode, Param, Post, Query, Req, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiHeader, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, AnswersAs, AnswersNothing, Refuses } from '../../api/describe.js';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { notFound, Problem } from '../../problem/problem.js';
+import { Problem } from '../../problem/problem.js';
 import { bodyPipe } from '../../problem/body.pipe.js';
 import { inTurns } from '../../shared/turns.js';
 import { IndexCache } from '../../delivery/index-cache.js';
-import { IntakeBody } from './intake.body.js';
-import { summaryOf, termViews, viewOf, type SourceSummary, type SourceView, type TermView } from './source.view.js';
+import { IntakeBody, SourceBody } from './intake.body.js';
+import { summaryOf, viewOf, type SourceSummary, type SourceView } from './source.view.js';
+import { postQuery } from './post-query.js';
 import { findPosts, postsWithIds, type PostList } from './posts.js';
 import { SourcesService } from './sources.service.js';
 import { Jobs, type JobHandle, type JobStatus } from '../intake/jobs.js';
@@ -84,15 +85,6 @@ export class SourcesController {
     return viewOf(await this.sources.find(slug));
   }
 
-  @Get(':slug/terms/:field')
-  @Answers('TermView', { of: 'list' })
-  async terms(@Param('slug') slug: string, @Param('field') field: string): Promise<TermView[]> {
-    const source = await this.sources.find(slug);
-    if (!source.fields.some((one) => one.key === field)) throw notFound('field', field);
-    const { index } = await this.indexes.of(source.id);
-    return termViews(index.column(field));
-  }
-
   @Get(':slug/posts')
   @ApiQuery({
     name: 'q',
@@ -102,15 +94,22 @@ export class SourcesController {
   @ApiQuery({ name: 'ids', required: false, description: 'Just these posts: ids, each encoded, with commas.' })
   @ApiQuery({ name: 'page', required: false })
   @ApiQuery({ name: 'size', required: false })
+  @ApiQuery({ name: 'sort', required: false, description: 'Key of a field; else the best matches, or the newest.' })
+  @ApiQuery({ name: 'order', required: false, enum: ['asc', 'desc'] })
+  @ApiQuery({ name: 'filter', required: false, description: '`field:term,term`, once or several times.' })
   @Answers('PostList')
+  @Refuses({ 400: ['bad-query'] })
   async posts(
     @Param('slug') slug: string,
-    @Query() { q = '', ids, page, size }: Record<string, string | undefined>,
+    @Query() asked: Record<string, string | string[] | undefined>,
   ): Promise<PostList> {
     const source = await this.sources.find(slug);
     const { index } = await this.indexes.of(source.id);
-    if (ids !== undefined) return postsWithIds(index, ids.split(',').map(decoded));
-    return inTurns(findPosts(index, String(q), countIn(page, 1, 1_000_000), countIn(size, 20, 100)));
+    const found =
+      asked.ids === undefined
+        ? await inTurns(findPosts(index, postQuery(asked, index.fields)))
+        : postsWithIds(index, String(asked.ids).split(',').map(decoded));
+    return this.sources.withRecords(source.id, found);
   }
 
   @Get(':slug/index')
@@ -126,18 +125,27 @@ export class SourcesController {
     return Buffer.from((await inTurns(writeSnapshot(index))).buffer);
   }
 
+  @Patch(':slug')
+  @Answers('SourceView')
+  @Refuses({ 409: ['slug-taken'] })
+  async change(@Param('slug') slug: string, @Body() body: SourceBody): Promise<SourceView> {
+    return viewOf(await this.sources.change(slug, body));
+  }
+
+  @Post(':slug/copies')
+  @Answers('SourceView', { status: 201, says: 'A second source with the same posts.' })
+  async copy(@Param('slug') slug: string): Promise<SourceView> {
+    return viewOf(await this.sources.copy(slug));
+  }
+
   @Delete(':slug')
   @HttpCode(204)
+  @ApiQuery({ name: 'lenses', required: false, description: '`1`: lenses on it go with it.' })
   @AnswersNothing()
   @Refuses({ 409: ['source-in-use'] })
-  async remove(@Param('slug') slug: string): Promise<void> {
-    await this.sources.remove(slug);
+  async remove(@Param('slug') slug: string, @Query('lenses') lenses: string | undefined): Promise<void> {
+    await this.sources.remove(slug, lenses === '1');
   }
-}
-
-/** A number in a query string, between 1 and the most it may be. */
-function countIn(text: string | undefined, usual: number, most: number): number {
-  return Math.min(most, Number(/^[1-9]\d{0,6}$/.exec(text ?? '')?.[0] ?? usual));
 }
 
 function decoded(id: string): string {

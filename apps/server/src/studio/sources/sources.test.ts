@@ -135,3 +135,69 @@ test('where no field is a title posts are found by their texts, and where there 
   expect(await find('bare', bare, 'dawn')).toEqual([0, []]);
   expect(await find('bare-2', bare, 'h2')).toEqual([1, ['h2']]);
 });
+
+describe('the posts of a source', () => {
+  const csv =
+    'id,title,place,minutes,seen\r\n' +
+    'a,"Walk, long",North > Point,12,2026-05-01\r\nb,Count,South,3,late\r\nc," Talk ",North > Point,7,2026-04-01\r\nd,"Say ""no""",South,5,2026-03-01\r\n';
+  const slug = 'tabled';
+  const list = async (query: string) => (await server.ask('GET', `/api/v1/sources/${slug}/posts?${query}`)).body;
+  const ids = async (query: string) => (await list(query)).items.map(({ id }: { id: string }) => id).join('');
+  beforeAll(() => server.upload(csv, 'tabled.csv', { slug }));
+
+  test('come as they are read and as they came', async () => {
+    const { items } = await list('ids=a,b');
+    expect(items[0]).toMatchObject({
+      title: 'Walk, long',
+      words: { place: 'Point', minutes: '12', seen: '2026-05-01' },
+      raw: { place: 'North > Point', minutes: '12' },
+    });
+    expect([items[1].words.seen, items[1].raw.seen]).toEqual([undefined, 'late']);
+  });
+
+  test('are ordered by each field, and filtered by terms, with words beside', async () => {
+    expect(await ids('sort=minutes')).toBe('bdca');
+    expect(await ids('sort=minutes&order=desc')).toBe('acdb');
+    expect(await ids('sort=minutes&filter=place:north')).toBe('ca');
+    expect(await ids('filter=place:point&q=walk')).toBe('a');
+    expect((await list('filter=place:north,south&size=1&page=2')).pages).toBe(4);
+    expect((await server.ask('GET', `/api/v1/sources/${slug}/posts?sort=nothing`)).body.code).toBe('bad-query');
+    expect((await server.ask('GET', `/api/v1/sources/${slug}/posts?filter=nothing`)).status).toBe(400);
+  });
+
+  test.each([
+    ['csv', 'csv'],
+    ['ndjson', 'ndjson'],
+    ['jsonfeed', 'json'],
+  ])('go out as %s, and come in again unchanged', async (as, ending) => {
+    const response = await fetch(`${server.url}/api/v1/sources/${slug}/export?as=${as}`);
+    expect(response.headers.get('content-disposition')).toContain(`tabled.${ending}`);
+    const text = await response.text();
+    const { body } = await server.upload(text, `again.${ending}`, { slug: `again-${as}` });
+    const { body: first } = await server.ask('GET', `/api/v1/sources/${slug}`);
+    const bare = ({ slug: _slug, name: _name, updatedAt: _at, fileName: _file, format: _format, ...rest }: any) => rest;
+    expect(bare(body)).toEqual(bare(first));
+    const again = (await server.ask('GET', `/api/v1/sources/again-${as}/posts?sort=minutes`)).body;
+    expect(again).toEqual(await list('sort=minutes'));
+  });
+
+  test('go out as they are found and ordered', async () => {
+    const exported = async (query: string) => {
+      const response = await fetch(`${server.url}/api/v1/sources/${slug}/export?as=ndjson&${query}`);
+      return (await response.text())
+        .trim()
+        .split('\n')
+        .map((line) => (JSON.parse(line) as { id: string }).id)
+        .join('');
+    };
+    expect(await exported('sort=minutes&order=desc')).toBe('acdb');
+    expect(await exported('sort=minutes&filter=place:north')).toBe('ca');
+    expect(await exported('q=walk&filter=place:point')).toBe('a');
+    expect((await fetch(`${server.url}/api/v1/sources/${slug}/export?as=csv&filter=nothing:x`)).status).toBe(400);
+  });
+
+  test('go out as nothing else', async () => {
+    expect((await server.ask('GET', `/api/v1/sources/${slug}/export?as=doc`)).status).toBe(400);
+    expect((await server.ask('GET', `/api/v1/sources/${slug}/export`)).status).toBe(400);
+  });
+});

@@ -1,0 +1,174 @@
+import { fieldWithRole, writtenRaw, type FieldDescription, type RawRecord } from '@ivy/core';
+import { FileProblem, readFile } from '@ivy/formats';
+import { readFileSync } from 'node:fs';
+import type { Client } from 'pg';
+import { refusalOfDatabase } from '../../database/outage.js';
+import type { FileState, Made } from '../../database/run.entity.js';
+import { begin, withClient } from '../../database/worker-client.js';
+import { readReferences } from '../fields/source-records.js';
+import { bring, fieldsWith, idOf, type Brought, type KeptPost, type NextRecord, type PostChange } from './bring.js';
+import { keepRun, madeBy, madeNew, without } from './keep-run.js';
+import { readTerms } from '../../database/term-rows.js';
+import { readKept, type SourceState } from './kept.js';
+import type { RunTask } from './run-task.js';
+import { previewOf, type RunDiff, type RunPreview } from './run-preview.js';
+
+export type RunResult =
+  | { refused: { status: number; code: string; detail: string } }
+  | { refused: null; run: number | null; diff: RunDiff; preview: RunPreview | null };
+
+class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+export default async function run(task: RunTask): Promise<RunResult> {
+  try {
+    return await withClient(task.databaseUrl, 'ivy-lens runs', (client) => bringIn(client, task));
+  } catch (error) {
+    const refused = refusalOf(error);
+    if (!refused) throw error;
+    return { refused };
+  }
+}
+
+async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
+  await begin(client, task.keeps);
+  const { rows } = await client.query<SourceState>(
+    `SELECT fields, findings, rejected, file_name AS "fileName" FROM source WHERE id = $1 ${task.keeps ? 'FOR UPDATE' : ''}`,
+    [task.sourceId],
+  );
+  const [source] = rows;
+  if (!source) throw new Refused(404, 'not-found', 'The source is not there any more.');
+  const kept = await readKept(client, task.sourceId);
+  const { fields, records } = await nextOf(client, task, source, kept);
+  const known = await readTerms(client, task.sourceId);
+  const references = await readReferences(client, fields);
+  const read = bring(kept, fields, records, known, { today: task.today, references });
+  const undoes = task.what.how === 'undo' ? await madeBy(client, task.what.run) : null;
+  const brought = undoes ? without(read, undoes) : read;
+  if (brought.answered === 0 && kept.size > 0 && task.what.how === 'file') {
+    throw new Refused(422, 'no-posts', 'No record of the file has a value, so nothing would be left.');
+  }
+  const diff = diffOf(brought);
+  if (!task.keeps) {
+    const preview = await previewOf(client, task.sourceId, source, kept, brought, diff);
+    return { refused: null, run: null, diff, preview };
+  }
+  const made = madeNew(source, known, brought);
+  const id = await keepRun(client, task, kept, brought, diff, made, fileOf(task, source, brought, undoes));
+  await client.query('COMMIT');
+  return { refused: null, run: id, diff, preview: null };
+}
+
+/** The file that the posts are of then, with the records of it that became none. */
+function fileOf({ what }: RunTask, source: SourceState, { rejected }: Brought, undoes: Made | null): FileState {
+  if (what.how === 'file') return { fileName: what.fileName.slice(0, 200), rejected };
+  return undoes?.file ?? { fileName: source.fileName, rejected: source.rejected };
+}
+
+function refusalOf(error: unknown): { status: number; code: string; detail: string } | null {
+  if (error instanceof Refused) return { status: error.status, code: error.code, detail: error.message };
+  if (error instanceof FileProblem) {
+    return { status: error.code === 'too-large' ? 413 : 422, code: error.code, detail: error.message };
+  }
+  return refusalOfDatabase(error);
+}
+
+/** All records the source is to have, and its fields then. */
+async function nextOf(
+  client: Client,
+  { sourceId, what }: RunTask,
+  { fields }: SourceState,
+  kept: Map<string, KeptPost>,
+) {
+  const all = [...kept.values()];
+  switch (what.how) {
+    case 'file': {
+      const { records } = readFile(readFileSync(what.path), what.fileName, what.format ?? undefined);
+      const idKey = fieldWithRole(fields, 'id')?.key;
+      const names = records.names ?? [...new Set([...records].flatMap((record) => Object.keys(record)))];
+      if (idKey !== undefined && !names.includes(idKey)) {
+        const detail = `Posts of this source are known by “${idKey}”, which the file does not have. Bring it in as a source of its own.`;
+        throw new Refused(422, 'no-id', detail);
+      }
+      const next = fieldsWith(fields, records);
+      const came: NextRecord[] = Array.from(records, (raw) => ({ raw }));
+      if (!what.keepsMissing) return { fields: next, records: came };
+      // posts that name no id are known by their places in the file
+      const here = new Set(came.map(({ raw }, i) => idOf(raw, next) || `post-${i + 1}`));
+      const missing = all.filter(({ id, raw }) => !here.has(id) && !here.has(idOf(raw, next)));
+      return { fields: next, records: [...came, ...missing.map(asNext)] };
+    }
+    case 'posts': {
+      const next = fieldsWith(fields, what.records);
+      const byId = new Map(what.records.map((record) => [idIn(record, fields), record]));
+      const stay = all.map(({ id, raw }) => ({ id, raw: { ...raw, ...byId.get(id) } }));
+      const added = [...byId].filter(([id]) => !kept.has(id)).map(([id, raw]) => ({ id, raw }));
+      return { fields: next, records: [...stay, ...added] };
+    }
+    case 'removal': {
+      const gone = new Set(what.ids);
+      const missing = what.ids.find((id) => !kept.has(id));
+      if (missing !== undefined) throw new Refused(404, 'not-found', `There is no post “${missing.slice(0, 100)}”.`);
+      return { fields, records: all.filter(({ id }) => !gone.has(id)).map(asNext) };
+    }
+    case 'undo':
+      return { fields, records: await recordsBefore(client, sourceId, what.run, all) };
+  }
+}
+
+function asNext({ id, raw }: KeptPost): NextRecord {
+  return { id, raw };
+}
+
+function idIn(record: RawRecord, fields: readonly FieldDescription[]): string {
+  const id = idOf(record, fields) || writtenRaw(record.id);
+  if (id === '') throw new Refused(422, 'no-id', 'Each post must say its id, by which it is known.');
+  return id;
+}
+
+/** The records as they were before the newest run. */
+async function recordsBefore(
+  client: Client,
+  sourceId: string,
+  run: number,
+  all: readonly KeptPost[],
+): Promise<NextRecord[]> {
+  const { rows: newest } = await client.query<{ id: number }>(
+    `SELECT id FROM run WHERE source_id = $1 AND NOT undone AND how <> 'undo' ORDER BY id DESC LIMIT 1`,
+    [sourceId],
+  );
+  const { rows: first } = await client.query<{ id: number }>('SELECT min(id) AS id FROM run WHERE source_id = $1', [
+    sourceId,
+  ]);
+  if (newest[0]?.id !== run || first[0]?.id === run) {
+    throw new Refused(409, 'not-newest', 'Only the newest run can be undone, and not the one that made the source.');
+  }
+  const { rows } = await client.query<{ post_id: string; raw: RawRecord | null; position: number | null }>(
+    'SELECT post_id, raw, position FROM run_post WHERE run_id = $1',
+    [run],
+  );
+  const before = new Map(rows.map((row) => [row.post_id, row]));
+  const stay = all
+    .filter(({ id }) => before.get(id)?.raw !== null)
+    .map(({ id, raw, position }) => {
+      const was = before.get(id);
+      return { id, raw: was?.raw ?? raw, position };
+    });
+  const here = new Set(all.map(({ id }) => id));
+  const back = rows.flatMap(({ post_id: id, raw, position }) =>
+    here.has(id) || raw === null ? [] : [{ id, raw, position: position ?? 0 }],
+  );
+  return [...stay, ...back].sort((a, b) => a.position - b.position);
+}
+
+function diffOf({ changes, unchanged, answered: total, rejected }: Brought): RunDiff {
+  const count = (kind: PostChange['change']) => changes.filter(({ change }) => change === kind).length;
+  return { added: count('added'), changed: count('changed'), unchanged, removed: count('removed'), total, rejected };
+}
