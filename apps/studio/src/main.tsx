@@ -3,12 +3,17 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { SWRConfig } from 'swr';
 import { fetcher } from './api/api.js';
+import { hearTabs } from './api/tabs.js';
 import './app/app.css';
 import { BenchPage } from './bench/bench-page.js';
 import { FromPage, MappingPage } from './mapping/mapping-page.js';
 import { PublishPage } from './publish/publish-page.js';
 import { Broken } from './app/broken.js';
 import { FieldPage } from './sources/field-page.js';
+import { PostsPage } from './sources/posts/posts-page.js';
+import { ReplacePage } from './sources/replace/replace-page.js';
+import { RunsPage } from './sources/replace/runs-page.js';
+import { TermsPage } from './sources/terms/terms-page.js';
 import { SourcePage } from './sources/source-page.js';
 import { SourcesPage } from './sources/sources-page.js';
 
@@ -20,7 +25,11 @@ const router = createBrowserRouter([
       { path: '/', element: <Navigate to="/sources" replace /> },
       { path: '/sources', element: <SourcesPage /> },
       { path: '/sources/:slug', element: <SourcePage /> },
+      { path: '/sources/:slug/replace', element: <ReplacePage /> },
+      { path: '/sources/:slug/posts', element: <PostsPage /> },
+      { path: '/sources/:slug/runs', element: <RunsPage /> },
       { path: '/sources/:slug/fields/:key', element: <FieldPage /> },
+      { path: '/sources/:slug/terms/:key', element: <TermsPage /> },
       { path: '/lenses/:slug', element: <BenchPage /> },
       { path: '/from-page', element: <FromPage /> },
       { path: '/lenses/:slug/page', element: <MappingPage /> },
@@ -29,6 +38,8 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+hearTabs();
 
 createRoot(document.getElementById('studio')!).render(
   <StrictMode>

@@ -17,6 +17,7 @@ import {
   removeFacet,
   renameFacet,
   toggleTerm,
+  withPresentSlugs,
 } from './edits.js';
 import { kindDesks } from './kinds/kind-desks.js';
 
@@ -121,4 +122,27 @@ test('another address name of a facet keeps what it is called in other languages
   const lens = lensOf({ facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind' }], languages: { de: { labels } } });
   const { languages } = renameFacet(lens, 'kind', 'type');
   expect(languages.de!.labels).toEqual({ 'facets/type/label': 'Art', 'facets/kindred/label': 'Sippe' });
+});
+
+test('what is said of terms by slugs they had is said by those they have, so that it can be taken back', () => {
+  const facet = {
+    ...{ key: 'place', kind: 'checkboxes', field: 'place', hide: ['mud', 'dune'], sequence: ['reeds', 'mud'] },
+    labels: { reeds: 'In the reeds' },
+  };
+  const lens = lensOf({ facets: [facet] });
+  const now = [
+    { slug: 'mudflat', was: ['mud', 'flats'] },
+    { slug: 'reed', was: ['reeds'] },
+    { slug: 'dune', was: [] },
+  ];
+  const spoken = withPresentSlugs(lens, 'place', now);
+  expect(spoken.facets[0]).toMatchObject({
+    hide: ['mudflat', 'dune'],
+    sequence: ['reed', 'mudflat'],
+    labels: { reed: 'In the reeds' },
+  });
+  expect(toggleTerm(spoken, 'place', 'mudflat').facets[0]).toMatchObject({ hide: ['dune'] });
+  expect(withPresentSlugs(spoken, 'place', now)).toBe(spoken);
+  expect(withPresentSlugs(lens, 'place', [{ slug: 'dune', was: [] }])).toBe(lens);
+  expect(withPresentSlugs(lens, 'nothing', now)).toBe(lens);
 });

@@ -140,6 +140,22 @@ export function toggleTerm(lens: Lens, key: string, term: string): Lens {
   return only.length === 0 ? lens : changeFacet(lens, key, { only });
 }
 
+/** A lens with what it says of a facet's terms by slugs they had said by those they have. The same one where it is so already. */
+export function withPresentSlugs(lens: Lens, key: string, terms: readonly { slug: string; was: string[] }[]): Lens {
+  const facet = termFacet(lens, key);
+  const present = new Map(terms.flatMap(({ slug, was }) => was.map((one) => [one, slug])));
+  if (!facet || present.size === 0) return lens;
+  const now = (slug: string) => present.get(slug) ?? slug;
+  const all = (slugs: readonly string[]) => [...new Set(slugs.map(now))];
+  const { only, hide, sequence, labels } = facet;
+  const said = {
+    ...{ only: all(only), hide: all(hide), sequence: all(sequence) },
+    labels: Object.fromEntries(Object.entries(labels).map(([slug, label]) => [now(slug), label])),
+  };
+  const isSame = JSON.stringify(said) === JSON.stringify({ only, hide, sequence, labels });
+  return isSame ? lens : changeFacet(lens, key, said);
+}
+
 /** Lists only the terms that are shown now: those that come into the posts later stay out. */
 export function listOnly(lens: Lens, key: string, terms: readonly { slug: string }[]): Lens {
   const facet = termFacet(lens, key);

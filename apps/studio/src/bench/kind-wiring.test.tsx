@@ -1,7 +1,8 @@
-import { type Facet, type FacetKind, type FieldDescription } from '@ivy/core';
+import { type Facet, type FacetKind, type FacetOf, type FieldDescription } from '@ivy/core';
 import { lensOf } from '../../test/lens-of.js';
 import { OnPage } from '../../test/on-page.js';
 import { KindWiring, ThereWiring } from './kind-wiring.js';
+import { RangeWiring } from './range-wiring.js';
 import { ShowsAs } from './shows-as.js';
 
 const page = new OnPage();
@@ -103,4 +104,60 @@ test('only ways that can work are offered, and the suiting one is named with why
   expect(page.element.textContent).toContain('Dropdown would suit: 60 terms are best typed for.');
   press('Dropdown');
   expect(picked).toEqual(['dropdown']);
+});
+
+test('dates with a time are shown by days or by hours; days alone are only days', () => {
+  const picked: FacetKind[] = [];
+  const offered = (type: FieldDescription['type']) => {
+    const field = { key: 'seen', type, tree: false, distinct: 60 } as FieldDescription;
+    page.draw(<ShowsAs field={field} kind="date-range" onPick={(kind) => picked.push(kind)} />);
+    return [...page.element.querySelectorAll('button')].map((one) => one.getAttribute('aria-label'));
+  };
+  expect(offered('date')).toEqual([]);
+  expect(offered('datetime')).toEqual(['Days', 'Hours']);
+  press('Hours');
+  expect(picked).toEqual(['time-range']);
+});
+
+describe('a range lasts until another field', () => {
+  const fields = [
+    { key: 'starts', label: 'Starts', type: 'date' },
+    { key: 'ends', label: 'Ends', type: 'date' },
+    { key: 'pages', label: 'Pages', type: 'number' },
+  ] as FieldDescription[];
+  const draw = (config: object, asked: Partial<Facet>[] = [], known = fields) => {
+    const facet = facetOf(config) as FacetOf<'date-range'>;
+    const field = known.find(({ key }) => key === facet.field);
+    page.draw(
+      <RangeWiring
+        {...{
+          source: 'shows',
+          posts: 3,
+          fields: known,
+          lens: lensOf({ facets: [config] }),
+          facet,
+          field,
+          dryRun: null,
+        }}
+        onEdit={() => {}}
+        onChange={(patch) => asked.push(patch)}
+      />,
+    );
+    return asked;
+  };
+
+  test('one of its own sort, or none', () => {
+    const config = { key: 'when', kind: 'date-range', field: 'starts' };
+    const asked = draw(config);
+    expect(page.texts('option')).toEqual(['the same value: no span', 'Ends']);
+    type('Lasts until', 'ends');
+    draw({ ...config, endField: 'ends' }, asked);
+    type('Lasts until', '');
+    expect(asked).toEqual([{ endField: 'ends' }, { endField: undefined }]);
+  });
+
+  test('where there is no other, nothing is asked', () => {
+    draw({ key: 'when', kind: 'date-range', field: 'starts' }, [], fields.slice(0, 1));
+    expect(page.texts('select')).toEqual([]);
+  });
 });

@@ -34,7 +34,7 @@ export type SizeOf = (address: string) => number | null;
 export function weigh(pictures: readonly Picture[], sizeOf: SizeOf, script: string, data: number | null): PageWeight {
   const addresses = [...new Set(pictures.map(({ address }) => address))];
   const sizes = addresses.map(sizeOf);
-  const told = sizes.filter((size) => size !== null);
+  const measured = sizes.filter((size) => size !== null);
   const large = pictures
     // a drawing has no width of its own: it is as sharp at any
     .filter(({ address, sent, shown }) => !/\.svg(?:[?#]|$)/.test(address) && shown > 0 && sent > dots * shown)
@@ -43,9 +43,9 @@ export function weigh(pictures: readonly Picture[], sizeOf: SizeOf, script: stri
   return {
     script: sizeOf(script),
     data,
-    pictures: told.length === 0 && addresses.length > 0 ? null : told.reduce((sum, size) => sum + size, 0),
+    pictures: measured.length === 0 && addresses.length > 0 ? null : measured.reduce((sum, size) => sum + size, 0),
     pictureCount: addresses.length,
-    untold: sizes.length - told.length,
+    untold: sizes.length - measured.length,
     requests: 2 + addresses.length,
     tooLarge: largest ? { count: large.length, shown: Math.round(largest.shown), sent: largest.sent } : null,
   };

@@ -1,5 +1,15 @@
+import { Link } from 'react-router';
 import { arrangesTerms, arrangeTerms, kindOf, type Facet, type TermFacet } from '@ivy/core';
-import { changeFacet, listAll, listOnly, moveTerm, placeTerm, relabelTerm, toggleTerm } from './edits.js';
+import {
+  changeFacet,
+  listAll,
+  listOnly,
+  moveTerm,
+  placeTerm,
+  relabelTerm,
+  toggleTerm,
+  withPresentSlugs,
+} from './edits.js';
 import { TermsList, useTerms } from './terms-list.js';
 import type { WiringProps } from './kinds/kind-desk.js';
 import { AnyAll, Row } from './wiring-parts.js';
@@ -35,10 +45,39 @@ export function TermWiring({ source, lens, facet, field, dryRun, onEdit, onChang
         </section>
       )}
       <Counts facet={facet} onChange={onChange} />
+      {'draw' in facet && <DrawnAs source={source} facet={facet} onChange={onChange} />}
       {'labels' in facet && (
         <TermsSection source={source} lens={lens} facet={facet} field={field} chosen={chosen} onEdit={onEdit} />
       )}
     </>
+  );
+}
+
+/** Whether colours and pictures of terms stand beside their names, and where they are given. */
+function DrawnAs({
+  source,
+  facet,
+  onChange,
+}: { source: string; facet: Extract<Facet, { draw: string }> } & Pick<Props, 'onChange'>) {
+  const { data = [] } = useTerms(source, facet.field);
+  const given = data.filter(({ colour, picture }) => colour !== null || picture !== null).length;
+  return (
+    <section className="section grid gap-1.5">
+      <Row label="Drawn with">
+        <Segments
+          label="Terms are drawn with"
+          value={facet.draw}
+          ways={{ names: 'names', swatches: 'swatches', pictures: 'pictures' }}
+          onPick={(draw) => onChange({ draw })}
+        />
+      </Row>
+      <p className="text-[13px] text-ink-2">
+        {given === 0 ? 'No term has a colour or a picture yet.' : `${given} of ${data.length} terms have one.`}{' '}
+        <Link className="link" to={`/sources/${source}/terms/${encodeURIComponent(facet.field)}`}>
+          Give them
+        </Link>
+      </p>
+    </section>
   );
 }
 
@@ -47,8 +86,10 @@ type SectionProps = Pick<WiringProps<Listed>, 'source' | 'lens' | 'facet' | 'fie
 };
 
 /** Which terms are listed, in which order and by what names. */
-function TermsSection({ source, lens, facet, field, chosen, onEdit }: SectionProps) {
-  const { data, error } = useTerms(source, facet.field);
+function TermsSection({ source, lens: kept, facet: shown, field, chosen, onEdit }: SectionProps) {
+  const { data, error } = useTerms(source, shown.field);
+  const lens = data ? withPresentSlugs(kept, shown.key, data) : kept;
+  const facet = (lens.facets.find((one) => one.key === shown.key) as Listed | undefined) ?? shown;
   const terms = data && arrangesTerms(facet) ? arrangeTerms(facet, data) : data;
   const { key } = facet;
   const reorder = (order: string) => {

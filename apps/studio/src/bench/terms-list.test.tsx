@@ -13,8 +13,12 @@ const term = (slug: string, parent: string | null, count: number): TermView => (
   label: slug.toUpperCase(),
   parent,
   count,
+  own: count,
   hidden: false,
+  picture: null,
+  colour: null,
   aliases: [],
+  was: [],
 });
 const terms = [term('shore', null, 40), term('mud', 'shore', 10), term('inland', null, 20)];
 

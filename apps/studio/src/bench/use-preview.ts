@@ -48,7 +48,11 @@ export function usePreview(
     try {
       const dryRun = await dryRuns.run(lens, asked, signal, from);
       setState({ dryRun, problem: null });
-      say({ ivy: 'reply', id, reply: { ...dryRun, sheet: lookSheet(lens.look, dryRun.settings, slug) } });
+      say({
+        ivy: 'reply',
+        id,
+        reply: { ...dryRun, sheet: lookSheet(lens.look, { ...dryRun.settings, looks: dryRun.looks }, slug) },
+      });
     } catch (error) {
       if (signal.aborted) return;
       setState((before) => ({ dryRun: before.dryRun, problem: error as Error }));
@@ -71,9 +75,10 @@ export function usePreview(
     return () => removeEventListener('message', listen);
   }, [frame]);
 
+  // what answers is another one too once the posts or their terms are others
   useEffect(() => {
     if (shown.current !== null) goWith();
-  }, [lens]);
+  }, [lens, dryRuns]);
 
   useEffect(() => {
     if (shown.current !== null && shown.current !== address) goWith();

@@ -71,6 +71,7 @@ test('a facet is read from top to bottom: its field, its way, how it matches, it
     'Shows as',
     'Match',
     'Counts',
+    'Drawn with',
     'Terms',
     'Lists',
     'Label',

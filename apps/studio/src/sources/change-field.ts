@@ -32,24 +32,51 @@ export function keepField(slug: string, key: string, change: FieldChange): Promi
 }
 
 /** All that would be said to have a field as it is now: what undoes a change of it. */
-export function changeBack({
-  type,
-  role,
-  label,
-  separator,
-  pathSeparator,
-  dateOrder,
-  left,
-}: FieldDescription): FieldChange {
-  return { type, role, label, separator, pathSeparator, dateOrder: dateOrder ?? null, left: left ?? false };
+export function changeBack(field: FieldDescription): FieldChange {
+  const { type, role, label, separator, pathSeparator, left = false } = field;
+  const { dateOrder = null, parent = null, end = null, unit = null, words = null, reference = null, by = null } = field;
+  return {
+    type,
+    role,
+    label,
+    separator,
+    pathSeparator,
+    dateOrder,
+    parent,
+    end,
+    unit,
+    words,
+    reference,
+    by,
+    left,
+  };
+}
+
+async function sendMend(slug: string, wanted: object, keeps: boolean): Promise<MendMade> {
+  const path = `/api/v1/sources/${encodeURIComponent(slug)}/mends${keeps ? '' : '?preview=1'}`;
+  const headers = { 'content-type': 'application/json' };
+  const response = await api.fetch(path, { method: 'POST', headers, body: JSON.stringify(wanted) });
+  return (await response.json()) as MendMade;
 }
 
 /** What a mend of a finding would do; with `keeps`, it is done. */
 export function mend(slug: string, finding: string, id: string, keeps: boolean): Promise<MendMade> {
-  const path = `/api/v1/sources/${encodeURIComponent(slug)}/mends${keeps ? '' : '?preview=1'}`;
-  const body = JSON.stringify({ finding, mend: id });
-  const headers = { 'content-type': 'application/json' };
-  return api.fetch(path, { method: 'POST', headers, body }).then((response) => response.json() as Promise<MendMade>);
+  return sendMend(slug, { finding, mend: id }, keeps);
+}
+
+/** The same for all findings of a kind, each mended in the way that is advised for it. */
+export function mendAll(slug: string, code: string, keeps: boolean): Promise<MendMade> {
+  return sendMend(slug, { code }, keeps);
+}
+
+/** The same for values that a person wrote something else for. */
+export function writeValues(
+  slug: string,
+  field: string,
+  values: Record<string, string>,
+  keeps: boolean,
+): Promise<MendMade> {
+  return sendMend(slug, { field, values }, keeps);
 }
 
 /** Takes a mend back: values are read as they came. */

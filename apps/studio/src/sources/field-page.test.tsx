@@ -20,6 +20,9 @@ const preview: FieldPreview = {
   read: 4,
   changed: 6,
   types: { text: 6, date: 4, number: 0 },
+  posts: { before: 6, after: 6 },
+  fields: [],
+  findings: [],
   rows: [
     { record: 1, raw: '03/04/2026', before: '03/04/2026', after: '2026-04-03' },
     { record: 3, raw: 'late May', before: 'late May', after: null },
@@ -32,6 +35,7 @@ const preview: FieldPreview = {
       facets: ['When'],
       before: '6 values',
       after: '2026-04-03 to 2026-04-12',
+      posts: null,
       problem: null,
     },
     {
@@ -41,6 +45,7 @@ const preview: FieldPreview = {
       facets: ['When'],
       before: '6 values',
       after: '2026-04-03 to 2026-04-12',
+      posts: null,
       problem: null,
     },
   ],
@@ -90,7 +95,18 @@ test('what is kept can be undone, by all that was so before', async () => {
   await later();
   expect(page.sent.filter(([what]) => what === keeps).at(-1)).toEqual([
     keeps,
-    { type: 'text', role: null, label: 'Seen', separator: null, pathSeparator: null, dateOrder: null, left: false },
+    {
+      ...{
+        type: 'text',
+        role: null,
+        label: 'Seen',
+        separator: null,
+        pathSeparator: null,
+        dateOrder: null,
+        left: false,
+      },
+      ...{ parent: null, end: null, unit: null, words: null, reference: null, by: null },
+    },
   ]);
 });
 

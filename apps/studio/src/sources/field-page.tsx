@@ -142,6 +142,8 @@ function InHand({ source, field, crumbs, onKept }: Props) {
             </h2>
             <FieldSettings
               field={field}
+              fields={source.fields}
+              source={source.slug}
               change={change}
               types={preview?.types ?? null}
               onChange={(more) => setChange(without(field, { ...change, ...more }))}

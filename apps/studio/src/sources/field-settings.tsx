@@ -1,9 +1,22 @@
-import { fieldRoles, type FieldChange, type FieldDescription, type FieldRole, type FieldType } from '@ivy/core';
-import type { ReactNode } from 'react';
+import {
+  fieldRoles,
+  type Answers,
+  type FieldChange,
+  type FieldDescription,
+  type FieldRole,
+  type FieldType,
+} from '@ivy/core';
+import { useState, type ReactNode } from 'react';
 import { Named } from '../shared/named.js';
+import { Choice } from './choice.js';
+import { ReferenceSettings } from './reference-settings.js';
 
 interface Props {
   field: FieldDescription;
+  /** All fields of its source. */
+  fields: readonly FieldDescription[];
+  /** Slug of its source. */
+  source: string;
   change: FieldChange;
   /** How many values each type can read; null until that is known. */
   types: Record<string, number> | null;
@@ -20,6 +33,7 @@ const typeNames: readonly (readonly [FieldType, string])[] = [
   ['link', 'Link'],
   ['image', 'Picture'],
   ['html', 'Formatted'],
+  ['reference', 'Stands for'],
 ];
 
 const roleNames: Record<FieldRole, string> = {
@@ -34,18 +48,25 @@ const roleNames: Record<FieldRole, string> = {
 };
 
 /** How a field is read: each type with how many values it can read before one presses. */
-export function FieldSettings({ field, change, types, onChange }: Props) {
+export function FieldSettings({ field, fields, source, change, types, onChange }: Props) {
   const now = { ...field, ...change };
   const { type, left = false } = now;
+  const [isReferring, setReferring] = useState(false);
+  const choose = (one: FieldType) => {
+    setReferring(false);
+    onChange({ type: one, left: false, ...(field.reference && { reference: null }) });
+  };
+  const others = fields.filter(({ key }) => key !== field.key);
+  const named = (all: readonly FieldDescription[]) => all.map(({ key, label }) => [key, label] as const);
   return (
     <>
       <div className="mt-3 flex flex-wrap" role="group" aria-label="Read as">
         {typeNames.map(([one, name]) => (
           <Segment
             key={one}
-            isOn={!left && type === one}
+            isOn={!left && (isReferring ? one === 'reference' : type === one)}
             count={types?.[one] ?? null}
-            onPress={() => onChange({ type: one, left: false })}
+            onPress={() => (one === 'reference' ? setReferring(true) : choose(one))}
           >
             {name}
           </Segment>
@@ -84,6 +105,44 @@ export function FieldSettings({ field, change, types, onChange }: Props) {
               hint="no tree"
               onChange={(sign) => onChange({ pathSeparator: sign === '' ? null : sign })}
             />
+            {(now.pathSeparator ?? null) === null && (
+              <Choice
+                label="Stands under"
+                value={now.parent ?? ''}
+                options={[['', 'nothing: no tree'], ...named(others)]}
+                onChange={(parent) => onChange({ parent: parent === '' ? null : parent })}
+              />
+            )}
+          </>
+        )}
+        {(type === 'date' || type === 'datetime') && !left && (
+          <Choice
+            label="Lasts until"
+            value={now.end ?? ''}
+            options={[
+              ['', 'the same day'],
+              ...named(others.filter((one) => one.type === 'date' || one.type === 'datetime')),
+            ]}
+            onChange={(end) => onChange({ end: end === '' ? null : end })}
+          />
+        )}
+        {type === 'number' && !left && (
+          <Text
+            label="Unit"
+            value={now.unit ?? ''}
+            most={12}
+            hint="none, or min, km …"
+            onChange={(unit) => onChange({ unit: unit === '' ? null : unit })}
+          />
+        )}
+        {type === 'boolean' && !left && (
+          <>
+            <Words
+              label="Means yes"
+              words={now.words?.yes ?? []}
+              onChange={(yes) => onChange(wordsWith(now, { yes }))}
+            />
+            <Words label="Means no" words={now.words?.no ?? []} onChange={(no) => onChange(wordsWith(now, { no }))} />
           </>
         )}
         {type === 'date' && !left && (
@@ -99,7 +158,50 @@ export function FieldSettings({ field, change, types, onChange }: Props) {
           />
         )}
       </div>
+      {(isReferring || type === 'reference') && !left && (
+        <ReferenceSettings
+          own={source}
+          reference={now.reference ?? null}
+          onChange={(reference) => {
+            setReferring(false);
+            onChange({ reference, left: false });
+          }}
+        />
+      )}
     </>
+  );
+}
+
+/** Words for yes and no with some of them changed; null where none are left. */
+function wordsWith({ words }: FieldChange, more: Partial<Answers>): FieldChange {
+  const made = { yes: [], no: [], ...words, ...more };
+  return { words: made.yes.length + made.no.length === 0 ? null : made };
+}
+
+function Words({
+  label,
+  words,
+  onChange,
+}: {
+  label: string;
+  words: readonly string[];
+  onChange: (words: string[]) => void;
+}) {
+  return (
+    <Text
+      label={label}
+      value={words.join(', ')}
+      most={500}
+      hint="words of its own, with commas between"
+      onChange={(text) =>
+        onChange(
+          text
+            .split(',')
+            .map((word) => word.trim())
+            .filter((word) => word !== ''),
+        )
+      }
+    />
   );
 }
 
@@ -148,36 +250,6 @@ function Text({ label, value, most, hint, onChange }: TextProps) {
           onBlur={({ target }) => target.value.trim() !== value && onChange(target.value.trim())}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
-      )}
-    </Named>
-  );
-}
-
-interface ChoiceProps {
-  label: string;
-  value: string;
-  options: readonly (readonly [value: string, words: string])[];
-  isDisabled?: boolean;
-  onChange: (value: string) => void;
-}
-
-function Choice({ label, value, options, isDisabled = false, onChange }: ChoiceProps) {
-  return (
-    <Named label={label}>
-      {(id) => (
-        <select
-          id={id}
-          className="field h-[30px] w-full"
-          value={value}
-          disabled={isDisabled}
-          onChange={({ target }) => onChange(target.value)}
-        >
-          {options.map(([one, words]) => (
-            <option key={one} value={one}>
-              {words}
-            </option>
-          ))}
-        </select>
       )}
     </Named>
   );

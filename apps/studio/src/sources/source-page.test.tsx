@@ -1,4 +1,4 @@
-import type { FieldDescription, Finding } from '@ivy/core';
+import type { FieldDescription, Finding, Mend, MendOffer } from '@ivy/core';
 import { BesideServer } from '../../test/beside-server.js';
 import type { SourceView } from '@ivy/client';
 import { SourcePage } from './source-page.js';
@@ -25,12 +25,20 @@ function field(key: string, more: Partial<FieldDescription> = {}): FieldDescript
   };
 }
 const habitat = field('habitat', { type: 'terms', multiple: true, distinct: 6, filled: 38, separator: ';' });
+const readAs = (into: string, from: string): MendOffer => ({
+  id: into,
+  text: `Read all as “${into}”`,
+  rule: { does: 'read', from: [from], into },
+});
 const finding: Finding = {
+  id: 'near-twins~habitat~Mudflat~Mud flat',
   field: 'habitat',
   code: 'near-twins',
+  posts: 4,
   text: 'Two spellings of one term.',
   values: ['Mudflat', 'Mud flat'],
-} as Finding;
+  mends: [readAs('Mudflat', 'Mud flat'), readAs('Mud flat', 'Mudflat')],
+};
 
 const source: SourceView = {
   slug: 'notes',
@@ -61,7 +69,7 @@ test('the fields lie on the tray, and the first that sorts posts is in hand', as
 test('a finding says what it is about, and takes one to its field', async () => {
   await drawn({ fields: [field('kind', { type: 'terms', distinct: 3 }), habitat] });
   expect(page.texts('aside h2')[0]).toContain('Kind');
-  expect(page.texts('aside li')[0]).toContain('Two spellings of one term.MudflatMud flat');
+  expect(page.texts('aside li')[0]).toContain('Two spellings of one term.habitatMudflatMud·flat');
   page.press('habitat');
   expect(page.texts('aside h2')[0]).toContain('Habitat');
 });
@@ -111,12 +119,22 @@ test('a source that does not come can be asked for again', async () => {
   expect(page.words).toContain('2 fields on the tray');
 });
 
+test('what makes a spelling another is boxed under the loupe, and said', async () => {
+  await drawn();
+  const loupe = page.element.querySelector('figure')!;
+  expect(loupe.getAttribute('aria-label')).toBe('Under the loupe');
+  expect([...loupe.querySelectorAll('mark')].map((one) => one.textContent)).toEqual(['·']);
+  expect(loupe.textContent).toContain('two words');
+});
+
 describe('mending', () => {
   const made = {
     id: 'm',
     changed: 3,
     before: { ...habitat, distinct: 6 },
     after: { ...habitat, distinct: 5 },
+    posts: { before: 40, after: 40 },
+    fields: [{ before: { ...habitat, distinct: 6 }, after: { ...habitat, distinct: 5 } }],
     lenses: [
       {
         slug: 'n',
@@ -125,6 +143,7 @@ describe('mending', () => {
         facets: ['Habitat'],
         before: '6 terms',
         after: '5 terms',
+        posts: null,
         problem: null,
       },
     ],
@@ -135,11 +154,11 @@ describe('mending', () => {
     await drawn();
     page.answer(looks, made, 201);
     await page.pressAndSettle('Read all as “Mudflat”');
-    expect(page.texts('aside [role=status]')[0]).toContain('3 posts change; 6 terms become 5.');
+    expect(page.texts('aside [role=status]')[0]).toContain('3 posts change.Habitat: 6 terms → 5 terms');
     expect(page.words).toContain('Notes, as visitors have it: 6 terms → 5 terms');
     expect(page.sent.map(([what]) => what)).toEqual([looks]);
     await page.pressAndSettle('Leave it');
-    expect(page.words).not.toContain('6 terms become 5');
+    expect(page.words).not.toContain('3 posts change');
     page.answer('POST /sources/notes/mends', made, 201);
     await page.pressAndSettle('Read all as “Mudflat”');
     await page.pressAndSettle('Keep');
@@ -150,14 +169,69 @@ describe('mending', () => {
   });
 
   test('what is mended stands among the rules, and is taken back there', async () => {
-    const rule = { id: 'near-twins~habitat~x', found: '“x” and “y”', text: 'Read all as “y”', from: ['x'], into: 'y' };
+    const rule: Mend = {
+      id: 'near-twins~habitat~x',
+      code: 'near-twins',
+      mend: 'y',
+      found: '“x” and “y”',
+      text: 'Read all as “y”',
+      rule: { does: 'read', from: ['x'], into: 'y' },
+    };
     await drawn({ findings: [], fields: [{ ...habitat, mends: [rule] }] });
     expect(page.words).toContain('Read all as “y”');
     page.says.set('DELETE /sources/notes/mends/near-twins~habitat~x', () =>
       Promise.resolve({ ok: true, status: 204 } as Response),
     );
-    await page.pressAndSettle('Undo');
+    await page.pressAndSettle('Undo “Read all as “y””');
     expect(page.sent.at(-1)![0]).toBe('DELETE /sources/notes/mends/near-twins~habitat~x');
+  });
+
+  test('all of a kind are mended at once, and what that does is said first', async () => {
+    const other = {
+      ...finding,
+      id: 'near-twins~habitat~Reed~reed',
+      values: ['Reed', 'reed'],
+      mends: [readAs('Reed', 'reed')],
+    };
+    await drawn({ findings: [finding, other] });
+    page.answer(looks, { ...made, ids: ['a', 'b'], changed: 9 }, 201);
+    await page.pressAndSettle('Mend all of this kind');
+    expect(page.sent.at(-1)).toEqual([looks, { code: 'near-twins' }]);
+    expect(page.texts('aside [role=status]')[0]).toContain('9 posts change.');
+    page.answer('POST /sources/notes/mends', made, 201);
+    await page.pressAndSettle('Keep');
+    expect(page.sent.at(-1)).toEqual(['POST /sources/notes/mends', { code: 'near-twins' }]);
+  });
+
+  test('values that can’t be read are written by hand', async () => {
+    const keep: MendOffer = { id: 'keep', text: 'Leave it', rule: { does: 'keep' } };
+    const unread = {
+      ...finding,
+      code: 'unreadable-values',
+      id: 'unreadable-values~habitat',
+      values: ['late May'],
+      mends: [keep],
+    };
+    await drawn({ findings: [unread] });
+    await page.pressAndSettle('Write each by hand');
+    page.type('late May', '2026-05-30');
+    page.answer(looks, made, 201);
+    await page.pressAndSettle('See what it does');
+    expect(page.sent.at(-1)).toEqual([looks, { field: 'habitat', values: { 'late May': '2026-05-30' } }]);
+  });
+
+  test('a mend that fits nothing says so', async () => {
+    const rule: Mend = {
+      id: 'x',
+      code: 'near-twins',
+      mend: 'y',
+      found: 'x',
+      text: 'Read x as y',
+      rule: { does: 'read', from: ['x'], into: 'y' },
+      used: 0,
+    };
+    await drawn({ findings: [], fields: [{ ...habitat, mends: [rule] }] });
+    expect(page.words).toContain('Fits nothing any more.');
   });
 
   test('what is refused says why', async () => {

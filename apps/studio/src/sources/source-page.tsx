@@ -1,6 +1,6 @@
-import { answered, suitableFields, type FieldDescription } from '@ivy/core';
+import { answered, holdsTerms, suitableFields, type FieldDescription } from '@ivy/core';
 import { FileText } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
+import { useRef, useState, type FormEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { mutate } from 'swr';
 import { api, useApi } from '../api/api.js';
@@ -9,7 +9,8 @@ import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
-import { Findings } from './findings.js';
+import { Findings } from './findings/findings.js';
+import { Loupe, underLoupe } from './findings/loupe.js';
 import { kindWords, Specimen } from './specimen.js';
 
 /** One source: its fields on the tray, what wants a look, and a way to start a lens. */
@@ -35,6 +36,15 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
   const hues = new Map(suitable.map((field, i) => [field.key, i + 1]));
   const [chosen, setChosen] = useState(suitable[0]?.key ?? source.fields[0]?.key ?? '');
   const field = source.fields.find((one) => one.key === chosen);
+  const notes = useRef<HTMLElement>(null);
+  const choose = (key: string) => {
+    setChosen(key);
+    // on a narrow screen they stand below all fields, where nobody would look for them
+    if (notes.current && getComputedStyle(notes.current.parentElement!).flexDirection === 'column') {
+      notes.current.scrollIntoView({ block: 'start' });
+      notes.current.focus({ preventScroll: true });
+    }
+  };
   return (
     <>
       <section
@@ -56,7 +66,18 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
             {countOf(source.rejected.length, 'record')} left out
           </span>
         )}
-        <span className="ms-auto shrink-0">
+        <span className="ms-auto flex shrink-0 items-center gap-2 py-1.5">
+          <Link to={`/sources/${source.slug}/posts`} className="link text-[13px]">
+            Posts
+          </Link>
+          <Link to={`/sources/${source.slug}/runs`} className="link text-[13px]">
+            History
+          </Link>
+          <Link to={`/sources/${source.slug}/replace`} className="button button-small">
+            Replace posts
+          </Link>
+        </span>
+        <span className="shrink-0">
           <b className="serif text-[23px] font-semibold">{figure(source.posts)}</b>{' '}
           <span className="serif text-[15px] text-ink-2">posts, </span>
           <b className="serif text-[23px] font-semibold">{source.fields.length}</b>{' '}
@@ -85,18 +106,20 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
                 hue={hues.get(one.key) ?? null}
                 findings={source.findings.filter((finding) => finding.field === one.key)}
                 chosen={one.key === chosen}
-                onChoose={() => setChosen(one.key)}
+                onChoose={() => choose(one.key)}
               />
             ))}
           </ul>
         </main>
         <aside
-          className="flex shrink-0 flex-col border-t border-rule bg-paper lg:w-[372px] lg:border-s lg:border-t-0"
+          ref={notes}
+          tabIndex={-1}
+          className="flex shrink-0 scroll-mt-2 flex-col outline-none border-t border-rule bg-paper lg:w-[372px] lg:border-s lg:border-t-0"
           aria-label="The field in hand"
         >
           <div className="min-h-0 flex-1 lg:overflow-y-auto">
             {field && <FieldNotes source={source} field={field} hue={hues.get(field.key) ?? null} />}
-            <Findings source={source} onChoose={setChosen} hues={hues} onMended={onMended} />
+            <Findings source={source} chosen={chosen} onChoose={setChosen} hues={hues} onMended={onMended} />
           </div>
           <StartLens source={source} />
         </aside>
@@ -105,7 +128,12 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
   );
 }
 
+/** How sure it is how a field is to be read. */
+const sureWords = { sure: 'Sure', likely: 'Likely', unsure: 'Not sure' };
+
 function FieldNotes({ source, field, hue }: { source: SourceView; field: FieldDescription; hue: number | null }) {
+  const found = source.findings.filter((finding) => finding.field === field.key);
+  const seen = underLoupe(found, field.type === 'date' || field.type === 'datetime');
   return (
     <section className="section" {...(hue === null ? {} : hueAttribute(hue))}>
       <h2 className="flex items-center gap-2.5">
@@ -113,15 +141,30 @@ function FieldNotes({ source, field, hue }: { source: SourceView; field: FieldDe
         <span className="serif text-[21px] font-semibold">{field.label}</span>
         <span className="remark text-[15px] text-ink-2">{kindWords(field)}</span>
       </h2>
+      {seen.length > 0 && <Loupe seen={seen} />}
       <Link
         to={`/sources/${source.slug}/fields/${encodeURIComponent(field.key)}`}
         className="button button-small float-end ms-2 mt-2"
       >
         Take in hand
       </Link>
+      {holdsTerms(field) && !field.left && (
+        <Link
+          to={`/sources/${source.slug}/terms/${encodeURIComponent(field.key)}`}
+          className="button button-small float-end clear-end ms-2 mt-2"
+        >
+          Shape its terms
+        </Link>
+      )}
       <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         <dt className="text-ink-3">In the file</dt>
         <dd className="mono text-[12.5px]">{field.key}</dd>
+        {field.because && (
+          <>
+            <dt className="text-ink-3">{sureWords[field.sureness ?? 'likely']}</dt>
+            <dd>{field.because}</dd>
+          </>
+        )}
         <dt className="text-ink-3">Filled</dt>
         <dd>
           {figure(field.filled)} of {figure(source.posts)} posts

@@ -6,7 +6,12 @@ import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
 import { Failed, Loading } from '../shared/states.js';
 import { ago } from '../shared/when.js';
+import { BottomDrawer } from './acts/bottom-drawer.js';
+import { goesWith, goesWithLens } from './acts/goes-with.js';
+import { ThingActs } from './acts/thing-acts.js';
+import { Cabinet } from './cabinet/cabinet.js';
 import { DropZone } from './drop-zone.js';
+import { FirstVisit } from './first/first-visit.js';
 
 /** All sources, and the lenses on each. */
 export function SourcesPage() {
@@ -14,37 +19,45 @@ export function SourcesPage() {
   const lenses = useApi('/api/v1/lenses', {});
   const error: unknown = sources.error ?? lenses.error;
   const retry = () => void Promise.all([sources.mutate(), lenses.mutate()]);
+  const isFirst = sources.data?.length === 0;
   return (
-    <div className="flex min-h-full flex-col">
+    <div className="flex min-h-full flex-col bg-paper">
       <AppBar crumbs={[{ label: 'Sources' }]} />
-      <main className="mx-auto w-full max-w-[1120px] px-6 py-7">
-        <DropZone />
-        <p className="mt-3 text-center text-ink-2">
-          Or begin with{' '}
-          <Link to="/from-page" className="link">
-            a page that lists its posts
-          </Link>
-          , and filter it where it stands.
-        </p>
-        {error ? (
-          <Failed error={error} retry={retry} />
-        ) : !sources.data || !lenses.data ? (
-          <Loading words="Fetching the sources" />
-        ) : (
-          <SourceList sources={sources.data} lenses={lenses.data} />
-        )}
-      </main>
+      {isFirst ? (
+        <FirstVisit />
+      ) : (
+        <main
+          className={`mx-auto w-full px-6 py-7 ${(sources.data?.length ?? 0) > listedInFull ? 'max-w-[1320px]' : 'max-w-[1120px]'}`}
+        >
+          <DropZone sources={sources.data ?? []} />
+          <p className="mt-3 text-center text-ink-2">
+            Or begin with{' '}
+            <Link to="/from-page" className="link">
+              a page that lists its posts
+            </Link>
+            , and filter it where it stands.
+          </p>
+          {error ? (
+            <Failed error={error} retry={retry} />
+          ) : !sources.data || !lenses.data ? (
+            <Loading words="Fetching the sources" />
+          ) : (
+            <SourceList sources={sources.data} lenses={lenses.data} />
+          )}
+          <BottomDrawer />
+        </main>
+      )}
     </div>
   );
 }
 
+/** Sources that are listed in full: more stand in a cabinet. */
+const listedInFull = 6;
+
 function SourceList({ sources, lenses }: { sources: SourceSummary[]; lenses: LensSummary[] }) {
-  if (sources.length === 0) {
-    return (
-      <p className="remark mt-10 text-center text-[17px] text-ink-2">
-        No source yet. The first file you drop becomes one.
-      </p>
-    );
+  if (sources.length > listedInFull) {
+    const drawers = sources.map((source) => ({ source, lenses: lenses.filter((lens) => lens.source === source.slug) }));
+    return <Cabinet drawers={drawers} />;
   }
   return (
     <>
@@ -63,7 +76,7 @@ function SourceList({ sources, lenses }: { sources: SourceSummary[]; lenses: Len
 
 function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSummary[] }) {
   return (
-    <li className="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-x-8 border-b border-rule py-5">
+    <li className="grid gap-x-8 gap-y-2 border-b sm:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] border-rule py-5">
       <div>
         <Link to={`/sources/${source.slug}`} className="serif text-[19px] font-semibold text-ink hover:text-ivy">
           {source.name}
@@ -84,6 +97,13 @@ function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSumm
         <p className="mt-1 text-[12.5px] text-ink-3">
           <span className="mono">{source.fileName}</span>, brought in {ago(source.updatedAt)}
         </p>
+        <div className="mt-1.5">
+          <ThingActs kind="source" slug={source.slug} name={source.name} goes={goesWith(source, lenses)}>
+            <Link to={`/sources/${source.slug}/replace`} className="act">
+              Replace posts<span className="sr-only"> of {source.name}</span>
+            </Link>
+          </ThingActs>
+        </div>
       </div>
       <div>
         {lenses.length === 0 ? (
@@ -106,6 +126,9 @@ function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSumm
                   <ReleaseTag lens={lens} />
                   <ChevronRight size={15} className="text-ink-3 group-hover:text-ivy" />
                 </Link>
+                <div className="px-3 pb-1">
+                  <ThingActs kind="lens" slug={lens.slug} name={lens.name} goes={goesWithLens(lens)} />
+                </div>
               </li>
             ))}
           </ul>

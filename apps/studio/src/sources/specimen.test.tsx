@@ -15,7 +15,18 @@ const field = (type: FieldDescription['type'], more: Partial<FieldDescription> =
     ...more,
   }) as FieldDescription;
 const term = (slug: string, parent: string | null, count: number): TermView => {
-  return { slug, label: slug.toUpperCase(), parent, count, hidden: false, aliases: [] };
+  return {
+    slug,
+    label: slug.toUpperCase(),
+    parent,
+    count,
+    own: count,
+    hidden: false,
+    picture: null,
+    colour: null,
+    aliases: [],
+    was: [],
+  };
 };
 const finding = (code: string) => ({ code, field: 'habitat', text: code, values: [] }) as unknown as Finding;
 

@@ -1,4 +1,4 @@
-import { safeAddress, type FieldDescription, type Finding } from '@ivy/core';
+import { hasTerms, isRemark, safeAddress, type FieldDescription, type Finding } from '@ivy/core';
 import { TriangleAlert } from 'lucide-react';
 import { useApi } from '../api/api.js';
 import type { SourceView, TermView } from '@ivy/client';
@@ -18,7 +18,7 @@ interface Props {
 
 /** One field, pinned to the tray with its values drawn as what they are. */
 export function Specimen({ number, source, field, hue, findings, chosen, onChoose }: Props) {
-  const notes = findings.filter((finding) => finding.code !== 'gaps');
+  const notes = findings.filter((finding) => !isRemark(finding));
   return (
     <li className="relative pt-2" {...(hue === null ? {} : hueAttribute(hue))}>
       <span
@@ -48,20 +48,25 @@ export function Specimen({ number, source, field, hue, findings, chosen, onChoos
         <span className="m-1.5 block border border-rule p-0.5">
           <span className="block border border-rule bg-paper px-2 py-1.5">
             <span className="mono block truncate text-[12.5px] font-semibold text-ink">{field.key}</span>
-            <span className="remark block truncate text-[13px] text-ink-2">{kindWords(field)}</span>
+            <span className="remark flex justify-between gap-1.5 text-[13px] text-ink-2">
+              <span className="truncate">{kindWords(field)}</span>
+              {field.sureness && (
+                <span className={field.sureness === 'unsure' ? 'text-rust' : ''}>{sureWords[field.sureness]}</span>
+              )}
+            </span>
             <span className="mt-1.5 block h-1 bg-sunk">
               <span
                 className={`block h-full ${hue === null ? 'bg-ink-3' : 'bg-hue'}`}
                 style={{ width: `${(100 * field.filled) / Math.max(1, source.posts)}%` }}
               />
             </span>
-            <span className="mt-1 flex justify-between text-[12.5px] text-ink-2">
-              <span>
+            <span className="mt-1 flex justify-between gap-1.5 text-[12.5px] text-ink-2">
+              <span className="shrink-0">
                 {field.filled === source.posts
                   ? `all ${figure(source.posts)}`
                   : `${figure(field.filled)} of ${figure(source.posts)}`}
               </span>
-              <span>{roleWords(field)}</span>
+              <span className="truncate">{roleWords(field)}</span>
             </span>
           </span>
         </span>
@@ -69,6 +74,8 @@ export function Specimen({ number, source, field, hue, findings, chosen, onChoos
     </li>
   );
 }
+
+const sureWords = { sure: 'sure', likely: 'likely', unsure: 'unsure' };
 
 /** What a field holds, in words. */
 export function kindWords(field: FieldDescription): string {
@@ -85,6 +92,7 @@ export function kindWords(field: FieldDescription): string {
     boolean: 'yes or no',
     link: 'links',
     image: 'pictures',
+    reference: 'references',
   };
   return words[field.type];
 }
@@ -97,16 +105,22 @@ function roleWords(field: FieldDescription): string {
     body: 'full text',
     link: 'opens the post',
     image: 'card picture',
-    published: 'publishing day',
+    published: 'published',
     author: 'author',
   };
   return field.role ? words[field.role] : '';
 }
 
 function Values({ source, field }: { source: SourceView; field: FieldDescription }) {
-  if (field.left) return <span className="remark text-ink-3">left out</span>;
+  if (field.left) {
+    return (
+      <span className="remark text-ink-3">
+        left out{field.because && <span className="mt-1 block text-[13px]">{field.because}</span>}
+      </span>
+    );
+  }
   if (field.filled === 0) return <span className="remark text-ink-3">nothing in it</span>;
-  if (field.type === 'terms' || field.type === 'boolean') return <TermValues source={source} field={field} />;
+  if (hasTerms(field)) return <TermValues source={source} field={field} />;
   if (field.type === 'image') return <Pictures source={source} field={field} />;
   if (field.spread) return <SpreadBars field={field} spread={field.spread} />;
   return (

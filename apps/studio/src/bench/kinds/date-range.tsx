@@ -2,11 +2,27 @@ import type { FacetOf } from '@ivy/core';
 import { Plus, X } from 'lucide-react';
 import { Row } from '../wiring-parts.js';
 import { Segments } from '../../shared/segments.js';
+import { Drawing } from './drawing.js';
 import type { KindDesk, OwnProps } from './kind-desk.js';
 import { RangeWiring } from '../range-wiring.js';
 
 export const dateRange: KindDesk<FacetOf<'date-range'>> = {
   name: 'Days',
+  drawing: (
+    <Drawing>
+      <path d="M6 25h30" />
+      {[4, 9, 16, 12, 6].map((height, i) => (
+        <rect
+          key={i}
+          x={8 + i * 5.6}
+          y={24 - height}
+          width="3.4"
+          height={height}
+          className={i === 2 || i === 3 ? 'on' : 'off'}
+        />
+      ))}
+    </Drawing>
+  ),
   Main: RangeWiring,
   Own: DaySettings,
   unfolds: 'Visitors unfold it to see the picture',

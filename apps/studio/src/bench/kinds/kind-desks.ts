@@ -11,6 +11,7 @@ import { radios } from './radios.js';
 import { search } from './search.js';
 import { steps } from './steps.js';
 import { switchDesk } from './switch.js';
+import { timeRange } from './time-range.js';
 import { tree } from './tree.js';
 
 /** Every kind of facet as the Bench has it in hand, in the order in which ways to show a field are offered. */
@@ -25,6 +26,7 @@ const desks: { [K in FacetKind]: KindDesk<Extract<Facet, { kind: K }>> } = {
   switch: switchDesk,
   search,
   'date-range': dateRange,
+  'time-range': timeRange,
   'number-range': numberRange,
   favourites,
 };

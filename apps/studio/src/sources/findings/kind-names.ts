@@ -1,0 +1,20 @@
+/** What several findings of one code are called. */
+export const kindNames: Readonly<Record<string, string>> = {
+  'near-twins': 'near-twins',
+  'slug-clashes': 'terms alike in an address',
+  'unreadable-values': 'fields with values that cannot be read',
+  'impossible-dates': 'fields with days that do not exist',
+  'mixed-dates': 'fields with dates the other way round',
+  'ambiguous-dates': 'fields of days that could be read in two ways',
+  'future-dates': 'fields with days to come',
+  'off-branch': 'terms on no branch',
+  'orphan-parents': 'branches without a term',
+  'tree-cycles': 'circles in a tree',
+  'not-links': 'fields with links that are none',
+  'big-pictures': 'fields with pictures that are too big',
+  markup: 'fields with markup',
+  entities: 'fields with characters in code',
+  gaps: 'fields with gaps',
+  'on-every-post': 'terms on every post',
+  'on-one-post': 'fields with terms on one post',
+};
