@@ -62,6 +62,8 @@ export default ts.config(
         AbortSignal: 'readonly',
         URL: 'readonly',
         fetch: 'readonly',
+        Blob: 'readonly',
+        FormData: 'readonly',
         Buffer: 'readonly',
         performance: 'readonly',
       },

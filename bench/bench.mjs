@@ -1,4 +1,4 @@
-// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page]: the engine beside what one would write by hand and beside
+// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page] [intake] [terms]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. The run stops if any two disagree. Ratios within a run are what counts; times are
 // this machine's.
 import {
@@ -13,6 +13,8 @@ import {
 import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
+import { measureTerms } from './terms.mjs';
+import { measureIntake } from './intake.mjs';
 import { measureKept } from './kept.mjs';
 import { lensConfig, makeAddresses, makeCollection, makeSearches } from './posts.mjs';
 import { measureBench } from './on-bench.mjs';
@@ -24,7 +26,7 @@ import { quantiles, ready, timeOf, withShare } from './timing.mjs';
 const sizes = { '10k': 10_000, '50k': 50_000, '100k': 100_000, '1m': 1_000_000 };
 const words = process.argv.slice(2);
 const asked = words.filter((word) => word in sizes);
-const only = words.filter((word) => ['engine', 'sql', 'http', 'worker', 'page'].includes(word));
+const only = words.filter((word) => ['engine', 'sql', 'http', 'worker', 'page', 'intake', 'terms'].includes(word));
 const wants = (part) => only.length === 0 || only.includes(part);
 const read = readLens(lensConfig);
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -39,12 +41,34 @@ const manySearches = 3000;
 /** How often PostgreSQL and the engine take turns: a few minutes of a machine that others use too tell more than some seconds. */
 const turns = 8;
 
-const isPageAlone = only.join() === 'page';
+const isPageAlone = only.length > 0 && only.every((part) => ['page', 'intake', 'terms'].includes(part));
 for (const name of isPageAlone ? [] : asked.length > 0 ? asked : ['10k', '100k']) {
   // the server and the worker are asked for one set alone
   for (const correlated of wants('engine') || wants('sql') ? [false, true] : [false]) {
     const { stolen } = await withShare(() => measure(name, sizes[name], correlated));
     console.log(`  of the processor time wanted meanwhile, others had ${percent(stolen)}`);
+  }
+}
+
+if (wants('intake')) {
+  for (const name of asked.length > 0 ? asked : ['100k']) {
+    const { fields, bytes, ...of } = await measureIntake(sizes[name]);
+    console.log(`\n${name} posts of ${fields} fields, ${(bytes / 1e6).toFixed(0)} MB of CSV`);
+    console.log(`  brought in after ${seconds(of.bringing)}; memory ${of.peak} MB at its highest`);
+    console.log(
+      `  a mend looked at in ${seconds(of.looking)}, kept in ${seconds(of.mending)}; a type changed in ${seconds(of.changing)}; memory ${of.peakAll} MB`,
+    );
+  }
+}
+
+if (wants('terms')) {
+  for (const name of asked.length > 0 ? asked : ['100k']) {
+    const of = await measureTerms(sizes[name]);
+    console.log(`\n${name} posts, their terms shaped: until a released lens answers by it`);
+    console.log(
+      `  called otherwise ${ms(of.rename.live)}, one that a fifth of the posts have found by it ${ms(of.search.live)}`,
+    );
+    console.log(`  merged ${ms(of.merge.live)}, moved ${ms(of.move.live)}, two changes undone ${ms(of.undo.live)}`);
   }
 }
 
@@ -264,6 +288,10 @@ function compare(address, engine, byHand) {
 
 function ms(time) {
   return time < 10 ? `${time.toFixed(3)} ms` : `${time.toFixed(0)} ms`;
+}
+
+function seconds(time) {
+  return `${time.toFixed(1)} s`;
 }
 
 function percent(share) {

@@ -10,16 +10,27 @@ import { withShare } from './timing.mjs';
 
 /** Puts posts and a released lens into a database of their own, and runs some work while the server serves them. */
 export async function withServed(collection, config, work) {
+  return withDatabase(async (databaseUrl, port) => {
+    // the first start makes the tables, the second finds posts in them
+    await withServer(databaseUrl, port, async () => {});
+    await fill(databaseUrl, collection, config);
+    return withServer(databaseUrl, port, () => work(port));
+  });
+}
+
+/** Runs some work while a server stands on an empty database. */
+export function withEmpty(work) {
+  return withDatabase((databaseUrl, port) => withServer(databaseUrl, port, (pid) => work(port, pid)));
+}
+
+async function withDatabase(work) {
   const postgres = await startPostgres(() => {});
   const name = `ivy_bench_${process.pid}`;
   await onDatabase(postgres.url, `CREATE DATABASE ${name}`);
   const databaseUrl = Object.assign(new URL(postgres.url), { pathname: `/${name}` }).href;
   const port = await freePort(4900);
   try {
-    // the first start makes the tables, the second finds posts in them
-    await withServer(databaseUrl, port, async () => {});
-    await fill(databaseUrl, collection, config);
-    return await withServer(databaseUrl, port, () => work(port));
+    return await work(databaseUrl, port);
   } finally {
     await onDatabase(postgres.url, `DROP DATABASE ${name} WITH (FORCE)`);
     await postgres.stop();
@@ -98,7 +109,7 @@ async function withServer(databaseUrl, port, use) {
       child.once('message', ready);
       child.once('exit', (code) => fail(new Error(`The server ended with ${code}.`)));
     });
-    return await use();
+    return await use(child.pid);
   } finally {
     const gone = new Promise((done) => child.once('exit', done));
     child.kill('SIGTERM');

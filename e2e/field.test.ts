@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { Browser } from './browser.js';
 import { setStage, type Stage } from './stage.js';
@@ -107,5 +110,69 @@ test('two spellings are read as one where they were found, what comes of it firs
   expect(await terms()).not.toContain('mud flat');
   await browser.press('aside button', 'Undo');
   await browser.until('it is as it was', async () => (await terms()).includes('mud flat'));
+  expect(await browser.errors()).toEqual([]);
+});
+
+test('a messy file, by keys alone: two types changed, twins mended, one undone, and a lens of it', async () => {
+  const rows = ['walk_no,title,seen,open,place'].concat(
+    Array.from({ length: 24 }, (_, i) => {
+      const seen = i === 5 ? '31/02/2026' : `${10 + (i % 18)}/0${1 + (i % 6)}/2026`;
+      const place = ['Mudflat', 'Reedbed', 'Lagoon'][i % 3]!;
+      return `w${i},Walk ${i},${seen},${i % 2 ? 'offen' : 'zu'},${i === 6 ? 'mudflat' : i === 7 ? 'Reed-bed' : place}`;
+    }),
+  );
+  const path = join(mkdtempSync(join(tmpdir(), 'ivy-file-')), 'wall-walks.csv');
+  writeFileSync(path, rows.join('\n'));
+  const enter = async (selector: string, name: string) => (await browser.named(selector, name)).sendKeys(Key.ENTER);
+  const source = async () =>
+    (await (await fetch(`${stage.studio}/api/v1/sources/wall-walks`)).json()) as {
+      fields: { key: string; type: string; mends?: object[] }[];
+      findings: { code: string }[];
+    };
+  const typeOf = async (key: string) => (await source()).fields.find((one) => one.key === key)!.type;
+  await browser.go(`${stage.studio}/sources`);
+  await (await browser.find('input[type=file]')).sendKeys(path);
+  await browser.untilText('h1', 'Wall walks');
+
+  await enter('main li button', 'No. 4');
+  await enter('aside a', 'Take in hand');
+  await browser.untilText('main h2', 'Open');
+  await enter('[aria-label="Read as"] button', 'Yes or no');
+  await browser.untilText('main', '0 of 24 can be read');
+  await (await browser.named('input', 'Means yes')).sendKeys('offen', Key.ENTER);
+  await browser.untilText('main', '12 of 24 can be read');
+  await (await browser.named('input', 'Means no')).sendKeys('zu', Key.ENTER);
+  await browser.untilText('main', '24 of 24 can be read');
+  await enter('button', 'Keep');
+  await browser.until('it is kept', async () => (await typeOf('open')) === 'boolean');
+
+  await enter('nav a', 'walk_no');
+  await browser.untilText('main h2', 'Walk no');
+  await browser.go(`${stage.studio}/sources/wall-walks/fields/title`);
+  await enter('[aria-label="Read as"] button', 'Terms');
+  await browser.untilText('main', '24 terms');
+  await enter('button', 'Keep');
+  await browser.until('it is kept', async () => (await typeOf('title')) === 'terms');
+
+  await browser.go(`${stage.studio}/sources/wall-walks`);
+  await enter('main li button', 'No. 5');
+  await browser.untilText('figure', 'small letters');
+  await enter('aside button', 'Mend all of this kind');
+  await browser.untilText('aside [role=status]', '2 posts change');
+  await browser.untilText('aside [role=status]', '5 terms → 3 terms');
+  expect(await browser.axe()).toEqual([]);
+  // what was to be pressed next has the focus
+  await browser.driver.switchTo().activeElement().sendKeys(Key.ENTER);
+  await browser.untilText('section[aria-label=Mended]', 'Read all as “Reedbed”');
+  await enter('section[aria-label=Mended] button', 'Undo “Read all as “Reedbed””');
+  await browser.until('one is undone', async () => {
+    const { fields, findings } = await source();
+    const { mends = [] } = fields.find(({ key }) => key === 'place')!;
+    return mends.length === 1 && findings.filter(({ code }) => code === 'near-twins').length === 1;
+  });
+
+  await enter('button', 'Start a lens');
+  await browser.untilText('section[aria-label=Address]', 'of 24');
+  await browser.inFrame(() => browser.untilText('.ivy-facet[data-facet=place], [data-facet=place]', 'Reed-bed'));
   expect(await browser.errors()).toEqual([]);
 });

@@ -53,7 +53,7 @@ test('a file of one’s own becomes a source, its fields found, and a sensible l
     'yes or no',
     'card title',
     'the key',
-    'publishing day',
+    'published',
   ])
     expect(tray).toContain(words);
   await browser.press('button', 'Start a lens');

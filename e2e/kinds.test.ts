@@ -42,6 +42,7 @@ const facets = [
     presets: [{ label: 'Spring 2026', range: '2026-03/2026-05' }],
   },
   { key: 'day', kind: 'date-range', field: 'published', label: 'Published on', pick: 'day' },
+  { key: 'when', kind: 'time-range', field: 'published', label: 'To the minute' },
   { key: 'minutes', kind: 'number-range', field: 'minutes', label: 'Reading time', unit: 'min' },
   { key: 'hidden', kind: 'checkboxes', field: 'tide_state', label: 'Fixed', visible: false },
 ];
@@ -216,9 +217,27 @@ test('days: a preset, a year typed alone, and a thumb moved by keys', async () =
     ),
   );
   await from.sendKeys('soon', Key.ENTER);
-  expect(await from.getAttribute('aria-invalid')).toBe('true');
+  await browser.until('the field says it is no day', async () => (await from.getAttribute('aria-invalid')) === 'true');
   await (await browser.find('[data-facet=observed] .ivy-thumb[data-end=to]')).sendKeys(Key.ARROW_LEFT);
   await browser.untilSearch('?observed=../2026-04-30');
+});
+
+test('times: ends typed with their hours, a thumb moved by keys, the same in the chip and without scripts', async () => {
+  await open('kinds');
+  const from = await browser.find('[data-facet=when] input[type=text]');
+  await from.sendKeys('2025-05-03 14:30', Key.ENTER);
+  await browser.untilSearch('?when=2025-05-03T14:30/..');
+  expect(await chips()).toEqual([expect.stringMatching(/^from May 3, 2025, 2:30\sPM$/)]);
+  const search = await browser.search();
+  const response = await fetch(`${stage.studio}/api/v1/lenses/kinds/results${search}`);
+  const answer = (await response.json()) as { matched: number };
+  await untilMatched('it is drawn', (n) => n === answer.matched);
+  await (await browser.find('[data-facet=when] .ivy-thumb[data-end=to]')).sendKeys(Key.ARROW_LEFT);
+  await browser.until('it ends with a month', async () =>
+    /^\?when=2025-05-03T14:30\/2026-\d\d-\d\dT23:59$/.test(await browser.search()),
+  );
+  const page = await (await fetch(`${stage.studio}/l/kinds?when=2025-05-03T14:30/..`)).text();
+  expect(page).toMatch(/type="datetime-local"\s+name="[^"]+"\s+value="2025-05-03T14:30"/);
 });
 
 test('a single day is picked as one', async () => {

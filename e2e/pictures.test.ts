@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { mkdirSync, mkdtempSync, statSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Browser } from './browser.js';
@@ -22,6 +22,41 @@ afterAll(async () => {
   await browser?.close();
   await stage?.stop();
 });
+
+/** Many small sources, some with a lens and some with faults. */
+async function fillCabinet(): Promise<void> {
+  const names =
+    'Tide tables,Hides and boards,Moth nights,Reed plots,Grants,Weather log,Nest register,Otter watch,Mill shop,Library,Wreck list,Species list,Bat walks,School visits,Gate log,Ringing returns,Water readings,Press cuttings,Count rota,Eel passes,Sound library,Lantern papers';
+  const columns = ['id', 'title', 'kind', 'seen', 'minutes', 'open', 'place', 'link'];
+  for (const [i, name] of names.split(',').entries()) {
+    const keys = columns.slice(0, 4 + (i % 5));
+    const cell = (key: string, n: number) =>
+      ({
+        id: `n${n}`,
+        title: `Note ${n}`,
+        kind: `${['Count', 'Walk', 'Talk'][n % 3]}${i % 4 === 0 && n === 5 ? '.' : ''}`,
+        seen: `2026-0${1 + (n % 6)}-1${n % 9}`,
+        minutes: String(n % 40),
+        open: n % 2 ? 'yes' : 'no',
+        place: n % 3 ? 'North' : 'South',
+        link: `https://notes.example/${n}`,
+      })[key];
+    const rows = Array.from({ length: 8 + ((i * 37) % 90) }, (_, n) => keys.map((key) => cell(key, n)).join(','));
+    const form = new FormData();
+    form.append('name', name);
+    form.append('file', new Blob([[keys.join(','), ...rows].join('\n')]), `${name.toLowerCase()}.csv`);
+    const source = (await (await fetch(`${stage.studio}/api/v1/sources`, { method: 'POST', body: form })).json()) as {
+      slug: string;
+    };
+    if (i % 3 > 0) continue;
+    const body = JSON.stringify({ name: `${name} list`, source: source.slug });
+    await fetch(`${stage.studio}/api/v1/lenses`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+    });
+  }
+}
 
 /** Releases a copy of the demo's lens that looks otherwise. */
 async function releaseLook(slug: string, look: object): Promise<void> {
@@ -52,7 +87,7 @@ interface View {
 
 const views: View[] = [
   { name: 'sources', path: '/sources', prepare: () => browser.find('main li') },
-  { name: 'source', path: '/sources/orrin-field-notes', prepare: () => browser.find('main li .leading-\\[20px\\]') },
+  { name: 'source', path: '/sources/orrin-field-notes', prepare: () => habitatInHand() },
   { name: 'bench', path: '/lenses/field-notes?habitat=mudflat,reedbed&kind=survey', prepare: () => cardsInFrame() },
   {
     name: 'bench-night',
@@ -70,15 +105,6 @@ const views: View[] = [
     },
   },
   {
-    name: 'bench-layout',
-    path: '/lenses/field-notes?habitat=mudflat',
-    prepare: async () => {
-      await resultsOf('Layout', 'Cards lie');
-      await browser.press('[aria-label="Set for"] button', 'tablet');
-      await browser.untilText('[aria-label=Wiring]', 'From 640 up to 1000 px');
-    },
-  },
-  {
     name: 'bench-look',
     path: '/lenses/field-notes',
     prepare: async () => {
@@ -93,21 +119,21 @@ const views: View[] = [
     },
   },
   {
-    name: 'bench-match',
-    path: '/lenses/field-notes',
-    prepare: async () => {
-      await resultsOf('Look', 'Light or dark');
-      await browser.press('button', 'Match a page…');
-      await (await browser.find('[aria-label="Address of the page"]')).sendKeys(stage.site, Key.ENTER);
-      await browser.untilText('dialog', 'Found in');
-    },
-  },
-  {
     name: 'field',
     path: '/sources/orrin-field-notes/fields/species',
     prepare: async () => {
       await browser.press('[aria-label="Read as"] button', 'Text');
       await browser.untilText('[aria-label=Lenses]', '39 values');
+    },
+  },
+  {
+    name: 'terms',
+    path: '/sources/orrin-field-notes/terms/habitat',
+    prepare: async () => {
+      await browser.find('[role=treeitem]');
+      await browser.run(`document.querySelector('[data-slug="mud-flat"]').focus()`);
+      await browser.driver.switchTo().activeElement().sendKeys('m', Key.ARROW_LEFT, Key.ARROW_LEFT);
+      await browser.untilText('[role=status].fixed', '4 posts move');
     },
   },
   {
@@ -146,7 +172,14 @@ const views: View[] = [
       await browser.find('.ivy-row');
     },
   },
-  { name: 'bench-words', path: '/lenses/field-notes', prepare: () => speakGerman() },
+  {
+    name: 'replace',
+    path: '/sources/orrin-field-notes/replace',
+    prepare: async () => {
+      await (await browser.find('input[type=file]')).sendKeys(nextMonth());
+      await browser.untilText('[aria-label=changed]', '~');
+    },
+  },
   { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {
@@ -156,17 +189,32 @@ const views: View[] = [
     prepare: () => browser.find('.ivy-card'),
   },
   {
-    name: 'walks',
-    path: '/walks?place=inner-estuary',
-    onSite: true,
-    prepare: () => browser.untilText('.there', '232 notes'),
-  },
-  {
     name: 'demo-site-phone',
     path: '/?habitat=mudflat',
     size: [390, 844],
     onSite: true,
     prepare: () => browser.find('.ivy-card'),
+  },
+  {
+    name: 'cabinet',
+    path: '/sources',
+    prepare: async () => {
+      await fillCabinet();
+      await browser.go(`${stage.studio}/sources`);
+      await browser.press('[data-drawer]', 'Tide tables');
+    },
+  },
+  // the last one: it takes everything away
+  {
+    name: 'first',
+    path: '/sources',
+    prepare: async () => {
+      const sources = (await (await fetch(`${stage.studio}/api/v1/sources`)).json()) as { slug: string }[];
+      for (const { slug } of sources)
+        await fetch(`${stage.studio}/api/v1/sources/${slug}?lenses=1`, { method: 'DELETE' });
+      await browser.go(`${stage.studio}/sources`);
+      await browser.untilText('main', 'Put some posts under the lens');
+    },
   },
 ];
 
@@ -192,22 +240,27 @@ async function openCopy(slug: string, search = ''): Promise<void> {
   await browser.go(`${stage.studio}/lenses/${slug}${search}`);
 }
 
-/** A second language, beside the lens's own. */
-async function speakGerman(): Promise<void> {
-  await openCopy('spoken');
-  await resultsOf('Words', 'Visitors read');
-  await browser.press('button', 'Language');
-  await (await browser.find('[aria-label="Tag of the language"]')).sendKeys('de', Key.ENTER);
-  const words = {
-    'Kind of note': 'Art der Notiz',
-    Habitat: 'Lebensraum',
-    Place: 'Ort',
-    'Species group': 'Artengruppe',
-  };
-  for (const [before, own] of Object.entries(words)) {
-    await (await browser.named('textarea', `In place of “${before}”`)).sendKeys(own);
-  }
-  await browser.inFrame(() => browser.untilText('ivy-lens', 'Artengruppe'));
+/** The tray with the field that has near-twins in hand. */
+async function habitatInHand(): Promise<void> {
+  await browser.find('main li .leading-\\[20px\\]');
+  await browser.run(
+    `[...document.querySelectorAll('main li button')].find((one) => one.innerText.includes('habitat')).click()`,
+  );
+  await browser.untilText('figure', 'the usual way');
+}
+
+/** The notes of a month later: some are new, some another, some gone. */
+function nextMonth(): string {
+  const [head, ...rows] = readFileSync(join(__dirname, '..', 'demo', 'dist', 'field-notes.csv'), 'utf8')
+    .trimEnd()
+    .split('\n');
+  const kept = rows
+    .slice(4)
+    .map((row, i) => (i % 41 === 0 ? row.replace('Mudflat', 'Saltmarsh').replace('yes', 'no') : row));
+  const added = rows.slice(30, 49).map((row, i) => row.replace(/^[^,]+/, `n-9${String(i).padStart(3, '0')}`));
+  const path = join(mkdtempSync(join(tmpdir(), 'ivy-file-')), 'orrin-field-notes-july.csv');
+  writeFileSync(path, [head, ...kept, ...added].join('\n'));
+  return path;
 }
 
 async function changeSomething(): Promise<void> {

@@ -94,6 +94,20 @@ test('days: presets are offered, worded and pressed; one day instead of two ends
   await browser.press('button[aria-label=Undo]');
 });
 
+test('a day with its time is filtered to the minute, once hours are wanted', async () => {
+  await browser.press('[aria-label=Outline] button', 'published');
+  await browser.press('[aria-label="Shows as"] button', 'Hours');
+  await onPage(async () => {
+    const from = await browser.find('[data-facet=published] input[type=text]');
+    await from.sendKeys('2026-05-03 14:30', Key.ENTER);
+  });
+  await browser.until('it is in the address', async () =>
+    (await browser.search()).endsWith('published=2026-05-03T14:30/..'),
+  );
+  await browser.press('button[aria-label=Undo]');
+  await browser.press('button[aria-label=Undo]');
+});
+
 test('numbers: the unit is on the page at once', async () => {
   await browser.press('[data-row=minutes]');
   const unit = await browser.find('input[aria-label=Unit]');
