@@ -68,6 +68,10 @@ if (wants('terms')) {
     console.log(
       `  called otherwise ${ms(of.rename.live)}, one that a fifth of the posts have found by it ${ms(of.search.live)}`,
     );
+    const { changed, first, again, waits } = of.posts;
+    console.log(
+      `  ${changed} posts changed: ${ms(first.live)} the first time, then ${again.map(({ live }) => ms(live)).join(', ')}; answers meanwhile ${ms(waits.half)} at half, p99 ${ms(waits.p99)} of ${waits.count}`,
+    );
     console.log(`  merged ${ms(of.merge.live)}, moved ${ms(of.move.live)}, two changes undone ${ms(of.undo.live)}`);
   }
 }

@@ -1,4 +1,5 @@
-// Terms of a field of many posts shaped while visitors are served: how long until the released lens answers by it.
+// Terms of a field of many posts shaped, and a hundredth of the posts changed, while visitors are served: how long until the
+// released lens answers by it, and how long other visitors wait meanwhile.
 import { csvOf } from './intake.mjs';
 import { withEmpty } from './served.mjs';
 
@@ -7,6 +8,9 @@ const facets = [
   { key: 'habitat', kind: 'checkboxes', field: 'habitat' },
   { key: 'place', kind: 'tree', field: 'place' },
 ];
+
+/** Posts that one request changes: one in so many. */
+const oneIn = 100;
 
 /** Milliseconds from sending each change until an answer of the release that has it is there. */
 export function measureTerms(posts) {
@@ -41,7 +45,28 @@ export function measureTerms(posts) {
       return { told, live: performance.now() - start };
     };
     const terms = '/sources/bench/terms/habitat';
+    const some = Array.from({ length: posts / oneIn }, (_, i) => ({ id: `n-${i * oneIn}`, title: `Patched ${i}` }));
+    // the first starts the thread that reads them
+    const first = await live(
+      () => send('PATCH', '/sources/bench/posts', some),
+      'q=patched',
+      ({ matched }) => matched === some.length,
+    );
+    const visitors = visit(results);
+    const again = [];
+    for (let round = 0; round < 3; round++) {
+      const records = some.map(({ id }) => ({ id, title: `Round${round}x` }));
+      again.push(
+        await live(
+          () => send('PATCH', '/sources/bench/posts', records),
+          `q=round${round}x`,
+          ({ matched }) => matched === some.length,
+        ),
+      );
+    }
+    const waits = await visitors.stop();
     return {
+      posts: { changed: some.length, first, again, waits },
       rename: await live(
         () => send('PATCH', `${terms}/lagoon`, { label: 'Saltpool' }),
         '',
@@ -69,4 +94,28 @@ export function measureTerms(posts) {
       ),
     };
   });
+}
+
+/** Visitors who ask one after the other, each a little later than the one before has its answer. */
+function visit(results) {
+  const addresses = ['', 'habitat=mudflat', 'place=gannick-point', 'q=tern', 'habitat=lagoon&page=2'];
+  const times = [];
+  let isOver = false;
+  const asked = (async () => {
+    for (let i = 0; !isOver; i++) {
+      const start = performance.now();
+      await results(addresses[i % addresses.length]);
+      times.push(performance.now() - start);
+      await new Promise((next) => setTimeout(next, 5));
+    }
+  })();
+  return {
+    stop: async () => {
+      isOver = true;
+      await asked;
+      times.sort((a, b) => a - b);
+      const at = (share) => times[Math.min(times.length - 1, Math.floor(times.length * share))];
+      return { count: times.length, half: at(0.5), p99: at(0.99), longest: times.at(-1) };
+    },
+  };
 }

@@ -417,6 +417,102 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/draft/sieve': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sights-sieve'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/dead-ends': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sights-deadEnds'];
+    put?: never;
+    post: operations['sights-deadEndsOf'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/nearest': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sights-nearest'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/ways-in': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sights-waysIn'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/findings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sights-findings'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/cross-table': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sights-crossTable'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/lenses/{slug}/why/{postId}': {
     parameters: {
       query?: never;
@@ -779,6 +875,38 @@ export interface components {
       /** @description Where pages stand below one another: the first one wanted, 1 if not said. */
       from?: number;
     };
+    NearestBody: {
+      config: components['schemas']['LensConfig'];
+      /** @description The query string. */
+      address: string;
+      /** @description Posts that fail so many facets; 1 if nothing is said. */
+      failing?: number;
+      /** @description Of these, the ones that fail this facet. */
+      facet?: string;
+      /** @description Instead: posts that pass all facets before this one, and fail it. */
+      fallsAt?: string;
+      /** @description Instead: posts whose title holds this, or whose id it is. */
+      find?: string;
+    };
+    WaysInBody: {
+      config: components['schemas']['LensConfig'];
+      /** @description The query string. */
+      address: string;
+      /** @description Id of the post. */
+      post: string;
+    };
+    SightBody: {
+      config: components['schemas']['LensConfig'];
+      /** @description The query string. */
+      address: string;
+    };
+    CrossTableBody: {
+      config: components['schemas']['LensConfig'];
+      /** @description The query string. */
+      address: string;
+      /** @description Keys of two facets of terms. */
+      facets: string[];
+    };
     MatchBody: {
       /** @description Address of a page. */
       page?: string;
@@ -900,6 +1028,8 @@ export interface components {
       /** @description What to do, with the very line where there is one; '' where it stands. */
       mend: string;
     };
+    /** @description A choice a visitor can make first: a term of a facet that has posts. */
+    Choice: core.Choice;
     /** @description An answer for a page that has its frame already: the same, without a word that it knows. */
     CompactAnswer: core.CompactAnswer;
     /** @description What an answer holds of a facet whose frame is known, beside what is chosen. */
@@ -922,6 +1052,18 @@ export interface components {
     ];
     /** @description A value of a post: terms by their numbers, where they are not too many to be told once; null for none. */
     CompactValue: null | string | number | number[] | components['schemas']['TermValue'][] | boolean;
+    /** @description How many posts any two choices of two facets give together. */
+    CrossTable: core.CrossTable;
+    DeadEnd: core.DeadEnd;
+    /** @description Two choices that visitors can make one after the other, and that find nothing together. */
+    DeadEndView: {
+      address: string;
+      /** @description None. */
+      matched: number;
+      /** @description Keys of the facets that are chosen from. */
+      facets: string[];
+    };
+    DeadEnds: core.DeadEnds;
     /** @description What was deleted and can be brought back. */
     DeletedView: {
       id: string;
@@ -1038,9 +1180,9 @@ export interface components {
       values: string[];
       /** @description How many posts it touches. */
       posts: number;
+      code: string;
       /** @description Tells it from every other of its source, whenever the values are read. */
       id: string;
-      code: string;
     };
     /** @description Something found in a page's sheets. */
     FoundLook: {
@@ -1105,6 +1247,8 @@ export interface components {
       /** @description Why the lens can’t work with it; null where it can. */
       problem: null | string;
     };
+    /** @description Something about a lens that can't work or that visitors stumble over. */
+    LensFinding: core.LensFinding;
     /** @description A released lens, and its facets that list the terms of a field. */
     LensOfTerms: {
       slug: string;
@@ -1259,10 +1403,10 @@ export interface components {
       /** @description What is done about it, in a sentence. */
       text: string;
       rule: components['schemas']['MendRule'];
-      /** @description That of the finding it mends, unique in its source. */
-      id: string;
       /** @description Code of the finding. */
       code: string;
+      /** @description That of the finding it mends, unique in its source. */
+      id: string;
       /** @description Which of the finding's mends it is. */
       mend: string;
       /** @description What was found, in a sentence. */
@@ -1270,6 +1414,9 @@ export interface components {
     };
     /** @description By how much a post misses a facet. */
     Miss: core.Miss;
+    /** @description A post, and how it stands to each facet with a choice. */
+    NearPost: core.NearPost;
+    Nearest: core.Nearest;
     /** @description Something the address said that was not taken as it stood. */
     Notice: core.Notice;
     /** @description How long a step of numbers is: `size / down`, of which one is 1. */
@@ -1451,6 +1598,9 @@ export interface components {
     SearchFacetAnswer: core.SearchFacetAnswer;
     /** @description What a page needs to know of a lens besides its answers. Changes only with the release. */
     Settings: core.Settings;
+    Sieve: core.Sieve;
+    /** @description What one facet with a choice takes away. */
+    SieveStep: core.SieveStep;
     SortOption: core.SortOption;
     /** @description A source in a list. */
     SourceSummary: {
@@ -1552,6 +1702,8 @@ export interface components {
     Value: core.Value;
     /** @description A way out of an empty answer: what leaving some facets out gives, or taking another term in one. */
     Way: core.Way;
+    /** @description A change of the choices with which a post matches. */
+    WayIn: core.WayIn;
     /** Lens */
     LensConfig: object;
   };
@@ -2807,6 +2959,248 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['DryRun'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-sieve': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description How many posts each facet with a choice takes away. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Sieve'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-deadEnds': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Pairs of choices that find nothing, those most within reach first. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeadEndView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-deadEndsOf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SightBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['DeadEnds'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-nearest': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NearestBody'];
+      };
+    };
+    responses: {
+      /** @description Posts that are not shown, those that miss by least first, with what stops them. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Nearest'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-waysIn': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WaysInBody'];
+      };
+    };
+    responses: {
+      /** @description How a post could be let in, with what else would come. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['WayIn'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-findings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SightBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LensFinding'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-crossTable': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CrossTableBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['CrossTable'];
         };
       };
       default: {

@@ -2,7 +2,22 @@
  * The plain data that answers are made of. `npm run api` makes the schemas of the OpenAPI document from these types, so
  * that no answer is described a second time. All that goes over the wire stands here, and nothing else.
  */
-export type { CardPart, CompactAnswer, Explanation, FoundTerms, Lens, SortOption, DryRun } from '@ivy/core';
+export type {
+  CardPart,
+  CompactAnswer,
+  CrossTable,
+  DeadEnds,
+  DryRun,
+  Explanation,
+  FoundTerms,
+  Lens,
+  LensFinding,
+  Nearest,
+  Sieve,
+  SortOption,
+  WayIn,
+} from '@ivy/core';
+export type { DeadEndView } from '../studio/lenses/sights.controller.js';
 export type { MarkupView } from '../delivery/markup.controller.js';
 export type { Listing, PageReply, Results } from '../delivery/results.service.js';
 export type { ProblemBody } from '../problem/problem.filter.js';

@@ -6,6 +6,7 @@ import { SnapshotPieces1700000000003 } from './migrations/3-snapshot-pieces.js';
 import { LeftPosts1700000000004 } from './migrations/4-left-posts.js';
 import { Runs1700000000005 } from './migrations/5-runs.js';
 import { ShapedTerms1700000000006 } from './migrations/6-shaped-terms.js';
+import { TouchedPosts1700000000007 } from './migrations/7-touched-posts.js';
 import { Run, RunPost } from './run.entity.js';
 import { PostRow } from './post.entity.js';
 import { Release } from './release.entity.js';
@@ -55,6 +56,7 @@ export function databaseOptions(url: string): DataSourceOptions {
       LeftPosts1700000000004,
       Runs1700000000005,
       ShapedTerms1700000000006,
+      TouchedPosts1700000000007,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'all',

@@ -63,6 +63,14 @@ export class Run {
 
   @Column({ type: 'boolean', default: false })
   undone: boolean;
+
+  /** Of the source, after it. */
+  @Column({ type: 'integer', default: 0 })
+  revision: number;
+
+  /** Ids of the posts it touched, where nothing else can have changed with them. */
+  @Column({ type: 'text', array: true, nullable: true, select: false })
+  touched: string[] | null;
 }
 
 /** A post as it was before a run changed it: nothing where it was not there. */

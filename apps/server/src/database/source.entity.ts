@@ -29,8 +29,9 @@ export class Source {
   revision: number;
 
   /**
-   * From the first of these revisions to the last, where that is the present one, nothing but terms changed: an index of
-   * one in between is brought up to date by them alone. Of an index after `shapedUntil` posts lost terms that are back.
+   * From the first of these revisions to the last, where that is the present one, nothing but terms and the posts that runs
+   * touched changed: an index of one in between is brought up to date by them alone. Of an index after `shapedUntil` posts
+   * lost terms that are back.
    */
   @Column({ name: 'shaped_from', type: 'integer', default: 0 })
   shapedFrom: number;
@@ -40,6 +41,10 @@ export class Source {
 
   @Column({ name: 'shaped_to', type: 'integer', default: 0 })
   shapedTo: number;
+
+  /** Whether what its fields hold, and what is wrong with them, is to be told anew after few of its posts changed. */
+  @Column({ type: 'boolean', default: false })
+  settles: boolean;
 
   @Column({ type: 'integer' })
   posts: number;

@@ -1,4 +1,5 @@
 import type { Term } from '@ivy/core';
+import { isDeepStrictEqual } from 'node:util';
 import type { Client } from 'pg';
 
 const together = 20_000;
@@ -100,4 +101,16 @@ export function termOf({ slug, label, parent, hidden, aliases, was, picture, col
     ...(paths !== null && { paths }),
     ...(gone && { gone }),
   };
+}
+
+/** The terms of those fields that have others after than before. */
+export function otherTerms(
+  before: Readonly<Record<string, readonly Term[]>>,
+  after: Readonly<Record<string, Term[]>>,
+): Record<string, Term[]> {
+  const whole = (terms: readonly Term[] = []) =>
+    terms.map((term) => ({ ...term, hidden: term.hidden ?? false, aliases: [...(term.aliases ?? [])].sort() }));
+  return Object.fromEntries(
+    Object.entries(after).filter(([key, terms]) => !isDeepStrictEqual(whole(terms), whole(before[key]))),
+  );
 }

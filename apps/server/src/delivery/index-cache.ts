@@ -5,6 +5,7 @@ import {
   prepareChange,
   readSnapshot,
   writeSnapshot,
+  type Change,
   type Post,
   type PostIndex,
   type Term,
@@ -25,20 +26,24 @@ export interface CachedIndex {
   index: PostIndex;
   /** Word indexes the kept snapshot of it holds; -1 while there is none. */
   keptTexts: number;
+  /** Whether it was made from another by a change. */
+  isChanged?: true;
   /** The index it was made from by a change of terms alone, for a while. */
   before?: CachedIndex;
 }
 
-/** What was read of a source: nothing new, its terms, its snapshot, or its posts, taken apart. */
+/** What was read of a source: nothing new, its terms and what else changed, its snapshot, or its posts, taken apart. */
 type Fetched =
   | { same: true }
-  | { revision: number; from: CachedIndex; taxonomies: Record<string, Term[]> }
+  | { revision: number; from: CachedIndex; change: Change }
   | { revision: number; bytes: Uint8Array }
   | { revision: number; builder: IndexBuilder };
 
 /** How long, in ms, an index is kept from before its terms were shaped: what is undone meanwhile needs it. */
 const keptBefore = 10 * 60_000;
-/** How long, in ms, nothing of an index by other terms is written down. */
+/** Of how many posts one must be touched at most for an index to be changed rather than made anew. */
+const timesTouched = 5;
+/** How long, in ms, nothing of an index that was changed is written down. */
 const restBeforeSave = 30_000;
 
 /**
@@ -76,8 +81,8 @@ export class IndexCache implements OnModuleDestroy {
   save(sourceId: string, kept: CachedIndex): void {
     if (kept.index.texts.length <= kept.keptTexts) return;
     kept.keptTexts = kept.index.texts.length;
-    // who shapes terms does one thing after the other: what each makes is written once they rest
-    if (kept.before) setTimeout(() => this.#saveLater(sourceId, kept), restBeforeSave).unref();
+    // one change follows another: what the last made is written once they rest
+    if (kept.isChanged) setTimeout(() => this.#saveLater(sourceId, kept), restBeforeSave).unref();
     else this.#saveLater(sourceId, kept);
   }
 
@@ -123,7 +128,7 @@ export class IndexCache implements OnModuleDestroy {
     const found = await this.#fetch(sourceId, before);
     if ('same' in found) return before!;
     const { revision } = found;
-    if ('taxonomies' in found) return this.#reshape(revision, found.from, found.taxonomies);
+    if ('change' in found) return this.#change(revision, found.from, found.change);
     const index = 'bytes' in found ? await this.#read(found.bytes) : await inTurns(found.builder.finish());
     if (index) return { revision, index, keptTexts: 'bytes' in found ? index.texts.length : -1 };
     // a snapshot that can't be read: the posts themselves are read instead
@@ -132,12 +137,14 @@ export class IndexCache implements OnModuleDestroy {
     return { revision: posts.revision, index: await inTurns(posts.builder.finish()), keptTexts: -1 };
   }
 
-  /** An index of the same posts by other terms. */
-  async #reshape(revision: number, from: CachedIndex, taxonomies: Record<string, Term[]>): Promise<CachedIndex> {
-    const index = await inTurns(prepareChange(from.index, { upsert: [], remove: [], taxonomies }));
-    const made: CachedIndex = { revision, index, keptTexts: -1, before: from };
+  /** An index brought up to date by what changed. */
+  async #change(revision: number, from: CachedIndex, change: Change): Promise<CachedIndex> {
+    const index = await inTurns(prepareChange(from.index, change));
+    const made: CachedIndex = { revision, index, keptTexts: -1, isChanged: true };
+    // terms that posts lose are there still in the index before, for whoever takes that back; posts themselves are read again
+    if (change.upsert.length > 0 || change.remove.length > 0) return made;
     setTimeout(() => delete made.before, keptBefore).unref();
-    return made;
+    return Object.assign(made, { before: from });
   }
 
   /**
@@ -149,8 +156,9 @@ export class IndexCache implements OnModuleDestroy {
       const source = await manager.findOneByOrFail(Source, { id: sourceId });
       const { revision } = source;
       if (revision === known?.revision) return { same: true };
-      const from = known && reshapable(source, known);
-      if (from) return { revision, from, taxonomies: await readTaxonomies(manager, sourceId) };
+      const from = known && changeable(source, known);
+      const change = from && (await readChange(manager, sourceId, from));
+      if (change) return { revision, from, change };
       const bytes = maySnapshot ? await snapshotOf(manager, sourceId, revision) : null;
       return bytes ? { revision, bytes } : { revision, builder: await readPostsOf(manager, source) };
     });
@@ -219,8 +227,28 @@ async function readTaxonomies(manager: EntityManager, sourceId: string): Promise
   return termsByField(rows);
 }
 
-/** The index of a source that its terms alone bring up to date, if that is so of one that is held. */
-function reshapable({ revision, shapedFrom, shapedUntil, shapedTo }: Source, held: CachedIndex): CachedIndex | null {
+/** What changed of a source since an index was made; null where so much did that it is better made anew. */
+async function readChange(manager: EntityManager, sourceId: string, from: CachedIndex): Promise<Change | null> {
+  const touched: { id: string }[] = await manager.query(
+    'SELECT DISTINCT unnest(touched) AS id FROM run WHERE source_id = $1 AND revision > $2',
+    [sourceId, from.revision],
+  );
+  if (touched.length * timesTouched > from.index.size) return null;
+  const ids = touched.map(({ id }) => id);
+  const posts: Post[] =
+    ids.length === 0
+      ? []
+      : await manager.query(
+          'SELECT id, "values" FROM post WHERE source_id = $1 AND id = ANY($2::text[]) AND left_by = \'{}\'',
+          [sourceId, ids],
+        );
+  const here = new Set(posts.map(({ id }) => id));
+  const remove = ids.filter((id) => !here.has(id));
+  return { upsert: posts, remove, taxonomies: await readTaxonomies(manager, sourceId) };
+}
+
+/** An index of a source that terms and touched posts alone bring up to date, if that is so of one that is held. */
+function changeable({ revision, shapedFrom, shapedUntil, shapedTo }: Source, held: CachedIndex): CachedIndex | null {
   if (shapedTo !== revision) return null;
   const isSound = (one: CachedIndex) =>
     one.revision >= shapedFrom && (shapedUntil === null || one.revision <= shapedUntil);

@@ -20,7 +20,7 @@ const fields = [
   field('empty', 'terms', { filled: 0, distinct: 0 }),
 ];
 const [mud, dune] = ['mud', 'dune'].map((slug) => ({
-  ...{ slug, label: slug.toUpperCase(), parent: null, hidden: false, aliases: [] },
+  ...{ slug, label: slug.toUpperCase(), parent: null, hidden: false, aliases: [], was: [] },
   count: slug === 'mud' ? 60 : 30,
 }));
 

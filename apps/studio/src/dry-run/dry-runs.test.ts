@@ -30,7 +30,7 @@ class NearWorker {
   onmessage: ((event: MessageEvent) => void) | null = null;
   onerror: (() => void) | null = null;
   postMessage(message: ToWorker): void {
-    queueMicrotask(() => this.onmessage?.({ data: answerMessage(message) } as MessageEvent));
+    queueMicrotask(() => answerMessage(message, (data) => this.onmessage?.({ data } as MessageEvent)));
   }
   terminate(): void {
     this.onmessage = null;
@@ -38,7 +38,11 @@ class NearWorker {
 }
 
 const fromServer = {} as DryRun;
-const server: DryRuns = { run: () => Promise.resolve(fromServer), stop: () => undefined };
+const server: DryRuns = {
+  run: () => Promise.resolve(fromServer),
+  see: () => Promise.reject(new Error('The server was asked.')),
+  stop: () => undefined,
+};
 const never = new AbortController().signal;
 
 function serve(reply: () => Response): void {
@@ -110,4 +114,23 @@ test('without an index, or with a damaged one, the server goes on answering', as
   const dryRuns = await loaded();
   expect(dryRuns.isReady).toBe(false);
   expect(await dryRuns.run(habitats, '', never)).toBe(fromServer);
+});
+
+test('the worker looks at a lens too, and lets go of what nobody waits for', async () => {
+  serve(() => indexReply(bytes()));
+  const dryRuns = await loaded();
+  const see = (signal: AbortSignal, shares: number[] = []) =>
+    dryRuns.see({ name: 'dead-ends', lens: habitats, address: '', wanted: {} }, signal, (share) => shares.push(share));
+  const shares: number[] = [];
+  expect(await see(never, shares)).toMatchObject({ pairs: 0, dead: 0 });
+  expect(shares).toEqual([1]);
+  const near = await dryRuns.see(
+    { name: 'nearest', lens: habitats, address: 'habitat=mudflat', wanted: { of: { failing: 1 } } },
+    never,
+  );
+  expect([near.failing, near.posts.map(({ id }) => id)]).toEqual([[1, 1], ['b']]);
+  const gone = new AbortController();
+  const seen = see(gone.signal);
+  gone.abort();
+  await expect(seen).rejects.toMatchObject({ name: 'AbortError' });
 });

@@ -1,4 +1,4 @@
-import type { Lens, DryRun } from '@ivy/core';
+import type { Lens, DryRun, SightName, Sights } from '@ivy/core';
 import { ApiProblem, urlOf } from '@ivy/client';
 import { api } from '../api/api.js';
 import type { FromWorker, ToWorker } from './dry-run-worker.js';
@@ -10,7 +10,24 @@ export interface DryRuns {
    * @throws ApiProblem of settings that can't work, Unreachable, or the AbortError of `signal`
    */
   run(lens: Lens, address: string, signal: AbortSignal, from?: number): Promise<DryRun>;
+  /**
+   * Looks at a lens at an address. Throws as `run` does.
+   * @param tell  told how much of it is done, from 0 to 1, where that can be told
+   */
+  see<K extends SightName>(
+    what: Sight<K>,
+    signal: AbortSignal,
+    tell?: (share: number) => void,
+  ): Promise<Sights[K]['seen']>;
   stop(): void;
+}
+
+/** What is looked at. */
+export interface Sight<K extends SightName = SightName> {
+  name: K;
+  lens: Lens;
+  address: string;
+  wanted: Sights[K]['wanted'];
 }
 
 /** Asks the server, which can hold any source. */
@@ -26,6 +43,36 @@ export class ServerDryRuns implements DryRuns {
     );
   }
 
+  async see<K extends SightName>({ name, ...what }: Sight<K>, signal: AbortSignal): Promise<Sights[K]['seen']> {
+    return this.#looks[name](what as never, signal) as Promise<Sights[K]['seen']>;
+  }
+
+  /** Each look has a route of its own, which says what it takes and gives. */
+  readonly #looks: {
+    [K in SightName]: (what: Omit<Sight<K>, 'name'>, signal: AbortSignal) => Promise<Sights[K]['seen']>;
+  } = {
+    nearest: ({ lens: config, address, wanted: { of } }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/nearest', this.#of, { body: { config, address, ...of }, signal }),
+    'ways-in': ({ lens: config, address, wanted }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/ways-in', this.#of, {
+        body: { config, address, ...wanted },
+        signal,
+      }),
+    findings: ({ lens: config, address }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/findings', this.#of, { body: { config, address }, signal }),
+    'dead-ends': ({ lens: config, address }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/dead-ends', this.#of, { body: { config, address }, signal }),
+    'cross-table': ({ lens: config, address, wanted }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/cross-table', this.#of, {
+        body: { config, address, ...wanted },
+        signal,
+      }),
+  };
+
+  get #of(): { slug: string } {
+    return { slug: this.slug };
+  }
+
   stop(): void {
     // nothing of its own runs
   }
@@ -33,6 +80,13 @@ export class ServerDryRuns implements DryRuns {
 
 /** Posts up to which a source is held in the browser. */
 export const mostPostsHeld = 50_000;
+
+/** Whoever waits for an answer of the worker. */
+interface Waiting {
+  done: (what: unknown) => void;
+  fail: (error: unknown) => void;
+  tell?: ((share: number) => void) | undefined;
+}
 
 /**
  * Asks a worker that loads the source's index, so that a change is seen without a way over the network. Until the
@@ -43,7 +97,7 @@ export class WorkerDryRuns implements DryRuns {
   #ready = false;
   #stopped = false;
   #next = 1;
-  readonly #waiting = new Map<number, { done: (dryRun: DryRun) => void; fail: (error: unknown) => void }>();
+  readonly #waiting = new Map<number, Waiting>();
 
   /**
    * @param makeWorker  left to the caller, so that tests bring their own
@@ -63,12 +117,28 @@ export class WorkerDryRuns implements DryRuns {
 
   run(lens: Lens, address: string, signal: AbortSignal, from?: number): Promise<DryRun> {
     if (!this.#ready || !this.#worker) return this.instead.run(lens, address, signal, from);
+    return this.#ask<DryRun>((id) => ({ ask: 'try', id, lens, address, ...(from !== undefined && { from }) }), signal);
+  }
+
+  see<K extends SightName>(
+    what: Sight<K>,
+    signal: AbortSignal,
+    tell?: (share: number) => void,
+  ): Promise<Sights[K]['seen']> {
+    if (!this.#ready || !this.#worker) return this.instead.see(what, signal, tell);
+    return this.#ask<Sights[K]['seen']>((id) => ({ ask: 'see', id, ...what }), signal, tell);
+  }
+
+  #ask<T>(message: (id: number) => ToWorker, signal: AbortSignal, tell?: (share: number) => void): Promise<T> {
     const id = this.#next++;
-    const worker = this.#worker;
-    return new Promise<DryRun>((done, fail) => {
-      this.#waiting.set(id, { done, fail });
-      signal.addEventListener('abort', () => fail(new DOMException('Overtaken', 'AbortError')));
-      worker.postMessage({ ask: 'try', id, lens, address, ...(from !== undefined && { from }) } satisfies ToWorker);
+    const worker = this.#worker!;
+    return new Promise<T>((done, fail) => {
+      this.#waiting.set(id, { done: done as Waiting['done'], fail, tell });
+      signal.addEventListener('abort', () => {
+        worker.postMessage({ ask: 'leave', id } satisfies ToWorker);
+        fail(new DOMException('Overtaken', 'AbortError'));
+      });
+      worker.postMessage(message(id));
     }).finally(() => this.#waiting.delete(id));
   }
 
@@ -99,6 +169,8 @@ export class WorkerDryRuns implements DryRuns {
     else {
       const waiting = this.#waiting.get(message.id);
       if (message.said === 'dry-run') waiting?.done(message.dryRun);
+      else if (message.said === 'seen') waiting?.done(message.seen);
+      else if (message.said === 'share') waiting?.tell?.(message.share);
       else waiting?.fail(new ApiProblem(422, 'bad-config', message.problem, message.errors));
     }
   }

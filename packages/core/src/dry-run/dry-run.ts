@@ -11,12 +11,14 @@ import { matchEffects, type MatchEffect } from './effects.js';
 import { rankMoves, type RankMove } from './rank-moves.js';
 import { specimensOf, type Specimen } from './specimens.js';
 import { termLooks, type TermLook } from '../lens/term-looks.js';
+import { sieve, type Sieve } from '../why/sieve.js';
 import { settingsOf, type Settings } from '../lens/settings.js';
 
 /** All the Bench shows of a lens at an address. */
 export interface DryRun {
   settings: Settings;
   answer: Answer;
+  sieve: Sieve;
   effects: Record<string, MatchEffect>;
   /** Of searches with weights of their own: what these do to the first page. */
   moves: Record<string, RankMove[]>;
@@ -80,6 +82,7 @@ export function dryRunOfQuestion(
   return {
     settings: pageSettings(index, lens, source),
     answer: answered,
+    sieve: sieve(index, query),
     effects: matchEffects(index, query),
     moves: rankMoves(index, query, answered),
     specimens: specimensOf(index, lens),

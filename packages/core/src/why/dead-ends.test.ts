@@ -7,7 +7,10 @@ import { expectedAnswer, has, letterOf, lettersOf, termsOf } from '../../test/re
 import { buildIndex } from '../engine/index/build.js';
 
 import type { Query } from '../lens/query.js';
-import { deadEnds } from './dead-ends.js';
+import { finished } from '../engine/base/steps.js';
+import { readAddress } from '../address/read.js';
+import { crossTable } from './cross-table.js';
+import { prepareDeadEnds } from './dead-ends.js';
 
 test('dead ends are the pairs of choices that each have posts and together have none', () => {
   fc.assert(
@@ -42,9 +45,21 @@ test('dead ends are the pairs of choices that each have posts and together have 
           if (ask(both) === 0) dead++;
         }
       });
-      const found = deadEnds(buildIndex(collection), lens, 1000);
+      const index = buildIndex(collection);
+      const shares: number[] = [];
+      const found = finished(prepareDeadEnds(index, lens, 1000, (share) => shares.push(share)));
+      expect(shares).toEqual([...shares].sort((a, b) => a - b));
+      expect(found.between.reduce((sum, one) => sum + one.dead, 0)).toBe(dead);
       expect([found.pairs, found.dead, found.worst.length]).toEqual([pairs, dead, dead]);
-      for (const [a, b] of found.worst) {
+      for (const {
+        choices: [a, b],
+        address,
+      } of found.worst) {
+        expect(ask(readAddress(address, lens, index, 0).query.selections)).toBe(0);
+        const table = crossTable(index, lens, [a.facet, b.facet])!;
+        const at = (of: 'rows' | 'columns', one: typeof a) => table[of].findIndex(({ value }) => value === one.value);
+        const [row, column] = [at('rows', a), at('columns', b)];
+        if (row >= 0 && column >= 0) expect(table.counts[row]![column]).toBe(0);
         const carries = (choice: typeof a) => {
           const facet = lens.facets.find((one) => one.key === choice.facet)!;
           return collection.posts.filter(

@@ -3,13 +3,18 @@ import { hasBit } from '../engine/base/bits.js';
 import { firstOf } from '../engine/base/first-of.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import type { Query } from '../lens/query.js';
-import { judgeOf, reasonOf, type FacetReason } from './judge.js';
+import { fieldWithRole } from '../model/post.js';
+import { fold } from '../text/slug.js';
+import { judgesOf, reasonOf, type FacetReason } from './judge.js';
 
-/** A post that one facet alone keeps out. */
+/** A post, and how it stands to each facet with a choice. */
 export interface NearPost {
   id: string;
-  facet: string;
-  reason: FacetReason;
+  /** Null where it has none. */
+  title: string | null;
+  inScope: boolean;
+  /** In the lens's order. */
+  facets: FacetReason[];
 }
 
 export interface Nearest {
@@ -17,53 +22,80 @@ export interface Nearest {
   failing: number[];
   /** Posts kept out by one facet alone, by facet. */
   alone: Record<string, number>;
-  /** Posts that fail exactly one facet, those that miss it by least first. */
+  /** How many posts there are of which `posts` are the first. */
+  found: number;
+  /** Those that miss by least first. */
   posts: NearPost[];
 }
 
+/** Which posts are wanted. */
+export interface Wanted {
+  /** Those that fail so many facets; those that pass all facets before one, and fail it; or those found by a text. */
+  of: { failing: number; facet?: string } | { fallsAt: string } | { find: string };
+  /** How many of them are named; all are counted. */
+  first?: number;
+}
+
+/** Posts named at most. */
+export const nearestShown = 50;
+
 /**
- * The posts that nearly match: those that fail exactly one facet, ranked by how little they miss it.
- * Cost: a look at every post of the scope, and a measure of each that is near; only those named are reported in words.
- * @param first  how many of them to name; all are counted
- * No route or screen leads here yet; the one that shows it will.
+ * Posts by how near they are to matching: those that fail a number of facets, or whose title or id holds a text, ranked by
+ * how little they miss.
+ * Cost: a look at every post of the scope, and a measure of each that is wanted; only those named are reported in words.
  */
-export function nearest(index: PostIndex, query: Query, first = 50): Nearest {
-  const { lens, selections } = query;
-  const judges = lens.facets
-    .filter((facet) => selections[facet.key])
-    .map((facet) => judgeOf(index, lens, facet, selections[facet.key]!));
+export function nearest(index: PostIndex, query: Query, { of, first: most = nearestShown }: Wanted): Nearest {
+  const judges = judgesOf(index, query);
   const sets = judges.map(({ posts }) => posts.bits);
+  const { bits: scope, list } = planOf(index, query.lens).scope.set;
   const failing = new Array<number>(judges.length + 1).fill(0);
   const alone = judges.map(() => 0);
-  // by place among the posts that are near: the post, what keeps it out, and by how much
-  const posts: number[] = [];
-  const facets: number[] = [];
-  const missed: number[] = [];
-  for (const post of planOf(index, lens).scope.set.list) {
-    let [failed, last] = [0, -1];
+  const wanted: { post: number; failed: number; missed: number }[] = [];
+  // units of different facets are not the same, so what is missed of several is summed up only to tell little from much
+  const take = (post: number, failed: number) => {
+    let missed = 0;
+    for (let f = 0; f < sets.length; f++) if (!hasBit(sets[f]!, post)) missed += judges[f]!.misses.by(post) ?? Infinity;
+    wanted.push({ post, failed, missed });
+  };
+  const fallsAt = 'fallsAt' in of ? judges.findIndex(({ facet }) => facet.key === of.fallsAt) : -1;
+  const only = 'failing' in of && of.facet !== undefined ? judges.findIndex(({ facet }) => facet.key === of.facet) : -1;
+  for (const post of list) {
+    let [failed, first, last] = [0, -1, -1];
     for (let f = 0; f < sets.length; f++) {
       if (hasBit(sets[f]!, post)) continue;
-      failed++;
+      if (failed++ === 0) first = f;
       last = f;
     }
     failing[failed]!++;
-    if (failed !== 1) continue;
-    alone[last]!++;
-    posts.push(post);
-    facets.push(last);
-    missed.push(judges[last]!.misses.by(post) ?? Infinity);
+    if (failed === 1) alone[last]!++;
+    if ('failing' in of && failed === of.failing && (only < 0 || !hasBit(sets[only]!, post))) take(post, failed);
+    if (fallsAt >= 0 && first === fallsAt) take(post, failed);
+  }
+  const titleKey = fieldWithRole(index.fields, 'title')?.key;
+  const titleOf = (post: number) => (titleKey === undefined ? '' : index.textOf(post, titleKey));
+  if ('find' in of) {
+    const text = fold(of.find.trim());
+    for (let post = 0; post < index.size && text !== ''; post++) {
+      if (!fold(titleOf(post)).includes(text) && index.idOf(post) !== of.find.trim()) continue;
+      let failed = hasBit(scope, post) ? 0 : 1;
+      for (const set of sets) if (!hasBit(set, post)) failed++;
+      take(post, failed);
+    }
   }
   const { idPlaces } = index;
-  const order = firstOf(posts.length, first, (a, b) => {
-    const [x, y] = [missed[a]!, missed[b]!];
-    return (x === y ? 0 : x - y) || idPlaces[posts[a]!]! - idPlaces[posts[b]!]!;
+  const order = firstOf(wanted.length, most, (a, b) => {
+    const [x, y] = [wanted[a]!, wanted[b]!];
+    const byMiss = x.missed === y.missed ? 0 : x.missed - y.missed;
+    return x.failed - y.failed || byMiss || idPlaces[x.post]! - idPlaces[y.post]!;
   });
   return {
     failing,
     alone: Object.fromEntries(judges.map(({ facet }, f) => [facet.key, alone[f]!])),
+    found: wanted.length,
     posts: order.map((i) => {
-      const judge = judges[facets[i]!]!;
-      return { id: index.idOf(posts[i]!), facet: judge.facet.key, reason: reasonOf(judge, posts[i]!, false) };
+      const { post } = wanted[i]!;
+      const facets = judges.map((judge, f) => reasonOf(judge, post, hasBit(sets[f]!, post)));
+      return { id: index.idOf(post), title: titleOf(post) || null, inScope: hasBit(scope, post), facets };
     }),
   };
 }

@@ -2,48 +2,37 @@ import { planOf, passQuery } from '../answer/plan.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import { selectionsOf, type Query } from '../lens/query.js';
 
-/** What one facet takes away. */
+/** What one facet with a choice takes away. */
 export interface SieveStep {
-  facet: string;
-  /** Posts that came to it, through the facets before it. */
-  before: number;
-  /** Posts it let through. */
-  after: number;
-  /** What it would leave on its own. */
+  key: string;
+  /** Posts it would leave on its own. */
   alone: number;
-  /** How many come back without it. */
-  back: number;
+  /** Posts that would match if it were lifted. */
+  without: number;
+  /** Posts that are left after it and all facets before it. */
+  left: number;
 }
 
 export interface Sieve {
   total: number;
-  steps: SieveStep[];
   matched: number;
+  /** Facets with a choice, in the lens's order. */
+  facets: SieveStep[];
 }
 
-/**
- * How many posts each facet of a query takes away, in the lens's order.
- * No route or screen leads here yet; the one that shows it will.
- */
+/** How many posts each facet of a query takes away. */
 export function sieve(index: PostIndex, query: Query): Sieve {
   const { scope } = planOf(index, query.lens);
-  const total = scope.set.count;
   const { active, each, combined } = passQuery(index, scope, query.lens, selectionsOf(query));
-  const matched = combined.all.count;
   let left = scope.set;
-  let before = total;
-  const steps = active.map((facet, i): SieveStep => {
+  const facets = active.map(({ key }, i): SieveStep => {
     left = left.and(each[i]!);
-    const after = left.count;
-    const step = {
-      facet: facet.key,
-      before,
-      after,
+    return {
+      key,
       alone: scope.set.and(each[i]!).count,
-      back: combined.leaveOneOut(i).count - matched,
+      without: combined.leaveOneOut(i).count,
+      left: left.count,
     };
-    before = after;
-    return step;
   });
-  return { total, steps, matched };
+  return { total: scope.set.count, matched: combined.all.count, facets };
 }

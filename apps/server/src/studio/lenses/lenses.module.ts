@@ -7,12 +7,14 @@ import { DraftsController } from './drafts.controller.js';
 import { LensesController } from './lenses.controller.js';
 import { LensesService } from './lenses.service.js';
 import { DryRunsService } from './dry-runs.service.js';
+import { SightsController } from './sights.controller.js';
+import { SightsService } from './sights.service.js';
 import { WhyController } from './why.controller.js';
 
 @Module({
   imports: [SharedModule, DeliveryModule, SourcesModule],
-  controllers: [LensesController, DraftsController, DraftPageController, WhyController],
-  providers: [LensesService, DryRunsService],
+  controllers: [LensesController, DraftsController, DraftPageController, SightsController, WhyController],
+  providers: [LensesService, DryRunsService, SightsService],
   exports: [LensesService],
 })
 export class LensesModule {}

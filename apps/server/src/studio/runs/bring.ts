@@ -95,10 +95,8 @@ export function bring(
   const reader = new PostReader(fields, contexts, known, watchFor({ fields, today }));
   const describer = new FieldDescriber(fields);
   const posts: KeptPost[] = [];
-  const written: KeptPost[] = [];
-  const changes: PostChange[] = [];
+  const compared = new Comparison(kept, fields);
   let next = 1 + [...kept.values()].reduce((most, { position }) => Math.max(most, position), -1);
-  let unchanged = 0;
   for (const { raw: record, id, position } of records) {
     const read = reader.read(record, id);
     if (!read) continue;
@@ -108,24 +106,47 @@ export function bring(
     const now: KeptPost = { id: post.id, position: place, raw, values: post.values, leftBy: left };
     posts.push(now);
     if (left.length === 0) describer.add(post);
-    const other = before && otherFields(before.raw, raw, fields);
-    const isSame = before && isDeepStrictEqual([before.values, before.leftBy], [now.values, now.leftBy]);
-    if (!before) changes.push({ id: post.id, change: 'added', fields: [] });
-    else if (other!.length > 0) changes.push({ id: post.id, change: 'changed', fields: other! });
-    else unchanged++;
-    if (!before || other!.length > 0 || !isSame) written.push(now);
+    compared.add(now);
   }
-  const ids = new Set(posts.map(({ id }) => id));
-  for (const { id } of kept.values()) if (!ids.has(id)) changes.push({ id, change: 'removed', fields: [] });
   return {
     ...summarise(reader.records, describer),
     rejected: reader.rejected,
-    written,
-    changes,
-    unchanged,
+    ...compared.finish(),
     posts,
     answered: reader.posts,
   };
+}
+
+/** Tells posts that are another than they were, and those that are gone. */
+export class Comparison {
+  readonly #written: KeptPost[] = [];
+  readonly #changes: PostChange[] = [];
+  readonly #ids = new Set<string>();
+  #unchanged = 0;
+
+  /** @param kept  the posts that are compared, by id */
+  constructor(
+    private readonly kept: ReadonlyMap<string, KeptPost>,
+    private readonly fields: readonly Field[],
+  ) {}
+
+  add(now: KeptPost): void {
+    const { id } = now;
+    const before = this.kept.get(id);
+    const other = before ? otherFields(before.raw, now.raw, this.fields) : [];
+    const isSame = before && isDeepStrictEqual([before.values, before.leftBy], [now.values, now.leftBy]);
+    if (!before) this.#changes.push({ id, change: 'added', fields: [] });
+    else if (other.length > 0) this.#changes.push({ id, change: 'changed', fields: other });
+    else this.#unchanged++;
+    if (!isSame || other.length > 0) this.#written.push(now);
+    this.#ids.add(id);
+  }
+
+  finish(): Pick<Brought, 'written' | 'changes' | 'unchanged'> {
+    const gone = [...this.kept.keys()].filter((id) => !this.#ids.has(id));
+    const removed = gone.map((id): PostChange => ({ id, change: 'removed', fields: [] }));
+    return { written: this.#written, changes: [...this.#changes, ...removed], unchanged: this.#unchanged };
+  }
 }
 
 function otherFields(before: RawRecord, after: RawRecord, fields: readonly Field[]): string[] {

@@ -1,4 +1,4 @@
-import type { Term } from '@ivy/core';
+import type { Finding, Term } from '@ivy/core';
 import type { Client } from 'pg';
 import type { FileState, Made } from '../../database/run.entity.js';
 import { noteChange } from '../../database/worker-client.js';
@@ -15,7 +15,11 @@ export async function madeBy(client: Client, run: number): Promise<Made> {
 }
 
 /** What there is first with a run: when it is undone, that goes again. */
-export function madeNew(source: SourceState, known: Record<string, Term[]>, { fields, terms }: Brought): Made {
+export function madeNew(
+  source: SourceState,
+  known: Record<string, Term[]>,
+  { fields, terms }: Pick<Brought, 'fields' | 'terms'>,
+): Made {
   const { fileName, rejected } = source;
   const keys = new Set(source.fields.map(({ key }) => key));
   const added = Object.entries(terms).flatMap(([key, all]) => {
@@ -50,12 +54,28 @@ export function without(brought: Brought, made: Made): Brought {
     }
     return [[key, all.filter(({ slug }) => !fresh.has(slug) || needed.has(slug))]];
   });
+  const left = Object.fromEntries(terms);
   return {
     ...brought,
     fields: brought.fields.filter(({ key }) => !empty.has(key)),
-    findings: brought.findings.filter(({ field }) => !empty.has(field)),
-    terms: Object.fromEntries(terms),
+    findings: brought.findings.filter((finding) => !empty.has(finding.field) && !isOfNothing(finding, left)),
+    terms: left,
   };
+}
+
+/** Whether a finding tells of terms alone that are not there any more. */
+function isOfNothing({ field, posts, values }: Finding, terms: Readonly<Record<string, readonly Term[]>>): boolean {
+  const labels = new Set(terms[field]?.map(({ label }) => label));
+  return posts === 0 && values.length > 0 && !values.some((value) => labels.has(value));
+}
+
+/** What a run keeps beside what it brought. */
+export interface Kept {
+  diff: RunDiff;
+  made: Made;
+  file: FileState;
+  /** Ids of the posts that nothing but it touched; null where all were read. */
+  touched: string[] | null;
 }
 
 /** Keeps a run in the transaction that is open: what changed, and all that the source is then. */
@@ -63,14 +83,13 @@ export async function keepRun(
   client: Client,
   { sourceId, what }: RunTask,
   kept: ReadonlyMap<string, KeptPost>,
-  brought: Brought,
-  diff: RunDiff,
-  made: Made,
-  file: FileState,
+  brought: Pick<Brought, 'changes' | 'written' | 'terms' | 'fields' | 'findings' | 'answered'>,
+  { diff, made, file, touched }: Kept,
 ): Promise<number> {
   const { rows } = await client.query<{ id: number }>(
-    `INSERT INTO run (source_id, how, file_name, added, changed, unchanged, removed, total, rejected, made)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10::jsonb) RETURNING id`,
+    `INSERT INTO run (source_id, how, file_name, added, changed, unchanged, removed, total, rejected, made, touched, revision)
+     SELECT $1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10::jsonb, $11::text[], revision + 1 FROM source WHERE id = $1
+     RETURNING id`,
     [
       sourceId,
       what.how,
@@ -82,6 +101,7 @@ export async function keepRun(
       diff.total,
       JSON.stringify(diff.rejected),
       JSON.stringify(made),
+      touched,
     ],
   );
   const run = rows[0]!.id;
@@ -90,6 +110,35 @@ export async function keepRun(
   const gone = brought.changes.filter(({ change }) => change === 'removed').map(({ id }) => id);
   if (gone.length > 0)
     await client.query('DELETE FROM post WHERE source_id = $1 AND id = ANY($2::text[])', [sourceId, gone]);
+  await writeRead(client, sourceId, brought);
+  // an index from before is brought up to date by the posts that were touched, as it is by terms that were shaped
+  await client.query(
+    `UPDATE source SET fields = $2::jsonb, findings = $3::jsonb, posts = $4, revision = revision + 1, updated_at = now(),
+       rejected = $5::jsonb, file_name = $6, settles = $7,
+       shaped_from = CASE WHEN NOT $7 THEN 0 WHEN shaped_to = revision THEN shaped_from ELSE revision END,
+       shaped_until = CASE WHEN $7 AND shaped_to = revision THEN shaped_until END,
+       shaped_to = CASE WHEN $7 THEN revision + 1 ELSE 0 END
+     WHERE id = $1`,
+    [
+      sourceId,
+      JSON.stringify(brought.fields),
+      JSON.stringify(brought.findings),
+      brought.answered,
+      JSON.stringify(file.rejected),
+      file.fileName,
+      touched !== null,
+    ],
+  );
+  await noteChange(client, { kind: 'source', id: sourceId });
+  return run;
+}
+
+/** Writes posts and terms as they were read. */
+export async function writeRead(
+  client: Client,
+  sourceId: string,
+  brought: Pick<Brought, 'written' | 'terms' | 'fields'>,
+): Promise<void> {
   for (let from = 0; from < brought.written.length; from += together) {
     await client.query(
       `INSERT INTO post (source_id, id, position, raw, "values", left_by)
@@ -105,21 +154,6 @@ export async function keepRun(
     [sourceId, Object.keys(brought.terms), brought.fields.map(({ key }) => key)],
   );
   for (const [key, terms] of Object.entries(brought.terms)) await insertTerms(client, sourceId, key, terms);
-  await client.query(
-    `UPDATE source SET fields = $2::jsonb, findings = $3::jsonb, posts = $4, revision = revision + 1, updated_at = now(),
-       rejected = $5::jsonb, file_name = $6
-     WHERE id = $1`,
-    [
-      sourceId,
-      JSON.stringify(brought.fields),
-      JSON.stringify(brought.findings),
-      brought.answered,
-      JSON.stringify(file.rejected),
-      file.fileName,
-    ],
-  );
-  await noteChange(client, { kind: 'source', id: sourceId });
-  return run;
 }
 
 /** Runs of which the posts before are kept: what is older can be seen, and not undone. */

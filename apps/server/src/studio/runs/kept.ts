@@ -10,6 +10,8 @@ export interface SourceState {
   fields: FieldDescription[];
   findings: Finding[];
   rejected: Rejection[];
+  /** Posts that are answered. */
+  posts: number;
   fileName: string;
 }
 

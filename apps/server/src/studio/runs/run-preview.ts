@@ -31,6 +31,16 @@ export interface RunDiff {
   rejected: Rejection[];
 }
 
+export function diffOf({
+  changes,
+  unchanged,
+  answered: total,
+  rejected,
+}: Pick<Brought, 'changes' | 'unchanged' | 'answered' | 'rejected'>): RunDiff {
+  const count = (kind: PostChange['change']) => changes.filter(({ change }) => change === kind).length;
+  return { added: count('added'), changed: count('changed'), unchanged, removed: count('removed'), total, rejected };
+}
+
 /** A post that would be another, with what it has and would have. */
 export interface PostDiff extends PostChange {
   title: string;

@@ -1,31 +1,24 @@
-import { fieldWithRole, writtenRaw, type FieldDescription, type RawRecord } from '@ivy/core';
-import { FileProblem, readFile } from '@ivy/formats';
+import { fieldWithRole, type FieldDescription, type RawRecord } from '@ivy/core';
+import type { FileProblem } from '@ivy/formats';
 import { readFileSync } from 'node:fs';
 import type { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
 import type { FileState, Made } from '../../database/run.entity.js';
 import { begin, withClient } from '../../database/worker-client.js';
 import { readReferences } from '../fields/source-records.js';
-import { bring, fieldsWith, idOf, type Brought, type KeptPost, type NextRecord, type PostChange } from './bring.js';
+import { missingPost, recordsById } from './asked.js';
+import { bringFew } from './bring-few.js';
+import { bring, fieldsWith, idOf, type Brought, type KeptPost, type NextRecord } from './bring.js';
 import { keepRun, madeBy, madeNew, without } from './keep-run.js';
 import { readTerms } from '../../database/term-rows.js';
 import { readKept, type SourceState } from './kept.js';
+import { Refused } from './refused.js';
+import { diffOf, previewOf, type RunDiff, type RunPreview } from './run-preview.js';
 import type { RunTask } from './run-task.js';
-import { previewOf, type RunDiff, type RunPreview } from './run-preview.js';
 
 export type RunResult =
   | { refused: { status: number; code: string; detail: string } }
   | { refused: null; run: number | null; diff: RunDiff; preview: RunPreview | null };
-
-class Refused extends Error {
-  constructor(
-    readonly status: number,
-    readonly code: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
 
 export default async function run(task: RunTask): Promise<RunResult> {
   try {
@@ -40,11 +33,17 @@ export default async function run(task: RunTask): Promise<RunResult> {
 async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
   await begin(client, task.keeps);
   const { rows } = await client.query<SourceState>(
-    `SELECT fields, findings, rejected, file_name AS "fileName" FROM source WHERE id = $1 ${task.keeps ? 'FOR UPDATE' : ''}`,
+    `SELECT fields, findings, rejected, posts, file_name AS "fileName" FROM source WHERE id = $1 ${task.keeps ? 'FOR UPDATE' : ''}`,
     [task.sourceId],
   );
   const [source] = rows;
   if (!source) throw new Refused(404, 'not-found', 'The source is not there any more.');
+  const few = await bringFew(client, task, source);
+  if (few) {
+    const id = await keepRun(client, task, few.kept, few.brought, few.rest);
+    await client.query('COMMIT');
+    return { refused: null, run: id, diff: few.rest.diff, preview: null };
+  }
   const kept = await readKept(client, task.sourceId);
   const { fields, records } = await nextOf(client, task, source, kept);
   const known = await readTerms(client, task.sourceId);
@@ -61,7 +60,8 @@ async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
     return { refused: null, run: null, diff, preview };
   }
   const made = madeNew(source, known, brought);
-  const id = await keepRun(client, task, kept, brought, diff, made, fileOf(task, source, brought, undoes));
+  const file = fileOf(task, source, brought, undoes);
+  const id = await keepRun(client, task, kept, brought, { diff, made, file, touched: null });
   await client.query('COMMIT');
   return { refused: null, run: id, diff, preview: null };
 }
@@ -74,8 +74,9 @@ function fileOf({ what }: RunTask, source: SourceState, { rejected }: Brought, u
 
 function refusalOf(error: unknown): { status: number; code: string; detail: string } | null {
   if (error instanceof Refused) return { status: error.status, code: error.code, detail: error.message };
-  if (error instanceof FileProblem) {
-    return { status: error.code === 'too-large' ? 413 : 422, code: error.code, detail: error.message };
+  if (error instanceof Error && error.name === 'FileProblem') {
+    const { code, message } = error as FileProblem;
+    return { status: code === 'too-large' ? 413 : 422, code, detail: message };
   }
   return refusalOfDatabase(error);
 }
@@ -90,6 +91,8 @@ async function nextOf(
   const all = [...kept.values()];
   switch (what.how) {
     case 'file': {
+      // readers of files take most of a second to be loaded, and posts that come as such do without
+      const { readFile } = await import('@ivy/formats');
       const { records } = readFile(readFileSync(what.path), what.fileName, what.format ?? undefined);
       const idKey = fieldWithRole(fields, 'id')?.key;
       const names = records.names ?? [...new Set([...records].flatMap((record) => Object.keys(record)))];
@@ -107,7 +110,7 @@ async function nextOf(
     }
     case 'posts': {
       const next = fieldsWith(fields, what.records);
-      const byId = new Map(what.records.map((record) => [idIn(record, fields), record]));
+      const byId = recordsById(what.records, fields);
       const stay = all.map(({ id, raw }) => ({ id, raw: { ...raw, ...byId.get(id) } }));
       const added = [...byId].filter(([id]) => !kept.has(id)).map(([id, raw]) => ({ id, raw }));
       return { fields: next, records: [...stay, ...added] };
@@ -115,7 +118,7 @@ async function nextOf(
     case 'removal': {
       const gone = new Set(what.ids);
       const missing = what.ids.find((id) => !kept.has(id));
-      if (missing !== undefined) throw new Refused(404, 'not-found', `There is no post “${missing.slice(0, 100)}”.`);
+      if (missing !== undefined) throw missingPost(missing);
       return { fields, records: all.filter(({ id }) => !gone.has(id)).map(asNext) };
     }
     case 'undo':
@@ -125,12 +128,6 @@ async function nextOf(
 
 function asNext({ id, raw }: KeptPost): NextRecord {
   return { id, raw };
-}
-
-function idIn(record: RawRecord, fields: readonly FieldDescription[]): string {
-  const id = idOf(record, fields) || writtenRaw(record.id);
-  if (id === '') throw new Refused(422, 'no-id', 'Each post must say its id, by which it is known.');
-  return id;
 }
 
 /** The records as they were before the newest run. */
@@ -166,9 +163,4 @@ async function recordsBefore(
     here.has(id) || raw === null ? [] : [{ id, raw, position: position ?? 0 }],
   );
   return [...stay, ...back].sort((a, b) => a.position - b.position);
-}
-
-function diffOf({ changes, unchanged, answered: total, rejected }: Brought): RunDiff {
-  const count = (kind: PostChange['change']) => changes.filter(({ change }) => change === kind).length;
-  return { added: count('added'), changed: count('changed'), unchanged, removed: count('removed'), total, rejected };
 }

@@ -1,26 +1,42 @@
-import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
 import { Run } from '../../database/run.entity.js';
+import { Source } from '../../database/source.entity.js';
 import { notFound } from '../../problem/problem.js';
 import { Changes } from '../../shared/changes.js';
 import { Thread } from '../../shared/thread.js';
 import { SourcesService } from '../sources/sources.service.js';
 import type { Bringing, RunTask } from './run-task.js';
 import type { RunResult } from './run-worker.js';
+import type { Settled, SettleTask } from './settle.js';
 import { runViews, type RunLooked, type RunMade, type RunView } from './run.view.js';
 
 /** Runs that are listed. */
 const listed = 100;
 
+/** How long, in ms, posts rest before what their fields hold is told anew. */
+const restBeforeSettling = 1_500;
+
 /** Brings posts in where there are some already: in place of all, beside the others, or away again. */
 @Injectable()
-export class RunsService implements OnModuleDestroy {
+export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
+  readonly #log = new Logger('RunsService');
   readonly #thread = new Thread<RunTask, RunResult>(['studio', 'runs', 'run-worker.js'], {
     megabytes: 1400,
     patience: 10 * 60_000,
     words: 'Reading these posts',
   });
+
+  /** Whoever brings posts in never waits for this one. */
+  readonly #settling = new Thread<SettleTask, Settled>(['studio', 'runs', 'settle.js'], {
+    megabytes: 1400,
+    patience: 10 * 60_000,
+    words: 'Reading these posts',
+  });
+  #timer: NodeJS.Timeout | undefined;
+  #settled: Promise<void> = Promise.resolve();
+  #isClosed = false;
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
@@ -28,8 +44,16 @@ export class RunsService implements OnModuleDestroy {
     private readonly changes: Changes,
   ) {}
 
+  /** What a server that was killed left to do is done by the next. */
+  onApplicationBootstrap(): void {
+    this.#settleSoon();
+  }
+
   async onModuleDestroy(): Promise<void> {
-    await this.#thread.close();
+    this.#isClosed = true;
+    clearTimeout(this.#timer);
+    await Promise.all([this.#thread.close(), this.#settling.close()]);
+    await this.#settled;
   }
 
   /** The runs of a source, the newest first. */
@@ -61,11 +85,39 @@ export class RunsService implements OnModuleDestroy {
 
   async #run(slug: string, what: Bringing, keeps: boolean) {
     const source = await this.sources.find(slug);
-    const { url } = this.database.options as { url: string };
-    const today = new Date().toISOString().slice(0, 10);
-    const task: RunTask = { sourceId: source.id, what, keeps, today, databaseUrl: url };
-    const result = await this.#thread.run(task);
-    if (keeps) this.changes.tell({ kind: 'source', id: source.id });
+    const result = await this.#thread.run({ ...this.#task(source.id), what, keeps });
+    if (keeps) {
+      this.changes.tell({ kind: 'source', id: source.id });
+      this.#settleSoon();
+    }
     return result;
+  }
+
+  #task(sourceId: string): SettleTask {
+    const { url } = this.database.options as { url: string };
+    return { sourceId, today: new Date().toISOString().slice(0, 10), databaseUrl: url };
+  }
+
+  /** Tells anew what fields hold, once nothing more comes for a while. */
+  #settleSoon(): void {
+    if (this.#isClosed) return;
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => {
+      this.#settled = this.#settled.then(() => this.#settle());
+    }, restBeforeSettling).unref();
+  }
+
+  async #settle(): Promise<void> {
+    try {
+      const due = await this.database.getRepository(Source).find({ select: { id: true }, where: { settles: true } });
+      for (const { id } of due) {
+        const { isDone } = await this.#settling.run(this.#task(id));
+        if (isDone) this.changes.tell({ kind: 'source', id });
+        else this.#settleSoon();
+      }
+    } catch (error) {
+      // it is due still, and done after the next run or start
+      if (!this.#isClosed) this.#log.warn(`What the fields of a source hold could not be told anew: ${String(error)}`);
+    }
   }
 }

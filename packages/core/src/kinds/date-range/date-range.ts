@@ -53,6 +53,7 @@ export const dateRange = rangeKind<DateRangeConfig, string, Pick<DateRangeConfig
   },
   of: 'days',
   words: { unit: 'days', text: dayText, distance: (by) => `${by} ${by === 1 ? 'day' : 'days'}` },
+  written: dayText,
   why: 'It holds days.',
   warnings: ({ type, label }) => {
     if (type === 'date' || type === 'datetime') return [];

@@ -60,7 +60,8 @@ export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
   compact: (facet, plan, selection, chosen, under) => compactTerms(showingOf(facet), plan, selection, chosen, under),
   find: (_facet, { terms, shown }, under, chosen, text) =>
     findOptions(terms!, shown!, under.countsOf(terms!), chosen, text),
-  misses: (index, locale, facet, selection) => termMisses(letterColumn(index, letteringOf(locale, facet)), selection),
+  misses: (index, locale, facet, selection) =>
+    termMisses(letterColumn(index, letteringOf(locale, facet)), selection, facet.single ? 'one' : 'any'),
   offered: (_index, _facet, plan) => offeredTerms(plan),
   takesMatch: () => false,
   changed: (facet, change) => ('field' in change ? { ...facet, field: change.field } : facet),

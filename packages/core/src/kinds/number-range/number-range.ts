@@ -51,6 +51,7 @@ export const numberRange = rangeKind<NumberRangeConfig, number, Pick<NumberRange
   },
   of: 'numbers',
   words: { unit: 'units', text: String, distance: String },
+  written: (value) => value,
   why: 'It holds numbers.',
   changes: (was, is, tell) => {
     if (was.kind !== is.kind) return;

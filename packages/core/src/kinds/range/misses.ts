@@ -1,5 +1,6 @@
 import { valueOfPost } from '../../engine/columns/sorted-column.js';
 import type { Misses } from '../miss.js';
+import type { Selection } from '../../model/selection.js';
 import type { RangeColumns } from './histogram.js';
 
 /** How values of a range are reported. */
@@ -15,12 +16,24 @@ export function rangeMisses(
   { start, end }: RangeColumns,
   [from, to]: readonly [number | null, number | null],
   { unit, text, distance }: RangeWords,
+  widened: (end: 'from' | 'to', value: number) => Selection,
 ): Misses {
   const ends = (post: number) => [valueOfPost(start, post), valueOfPost(end, post)] as const;
   const own = (low: number, high: number) => (low === high ? text(low) : `${text(low)} to ${text(high)}`);
   const isEarly = (high: number) => from !== null && high < from;
   const missBy = (low: number, high: number) => (isEarly(high) ? from! - high : low - to!);
   return {
+    value: (post) => {
+      const [low, high] = ends(post);
+      return Number.isNaN(low) ? null : own(low, high);
+    },
+    admit: (post) => {
+      const [low, high] = ends(post);
+      if (Number.isNaN(low)) return null;
+      return isEarly(high)
+        ? { selection: widened('from', high), text: `from ${text(high)}` }
+        : { selection: widened('to', low), text: `to ${text(low)}` };
+    },
     by: (post) => {
       const [low, high] = ends(post);
       return Number.isNaN(low) ? null : missBy(low, high);

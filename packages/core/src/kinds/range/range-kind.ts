@@ -47,6 +47,8 @@ interface Own<F extends RangeConfig, V, S extends object> {
   readonly cut?: (columns: RangeColumns, low: V, high: V) => NumberCut;
   of: CompactRange<string | number>['of'];
   words: RangeWords;
+  /** A value of the column as a choice holds it. */
+  readonly written: (value: number) => V;
   /** Why it suits a field it can read; null where another kind does. */
   why: string | null;
   readonly warnings?: (field: FieldDescription) => Warning[];
@@ -110,7 +112,12 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
       return range as CompactRange<string> | CompactRange<number>;
     },
     misses: (index, locale, facet, selection) =>
-      rangeMisses(columnsOf(index, locale, facet), own.endsOf(selection), own.words),
+      rangeMisses(
+        columnsOf(index, locale, facet),
+        own.endsOf(selection),
+        own.words,
+        (end, value) => ({ ...selection, [end]: own.written(value) }) as Selection,
+      ),
     offered: (index, _facet, { ordered: [start] }) => ({
       posts: PostSet.ofBits(index.size, start!.filled),
       choices: null,

@@ -41,6 +41,8 @@ export function searchMisses(index: PostIndex, facet: Searched, searched: string
   const missing = (own: readonly number[]) => wanted.filter((one) => !one.excluded && !meets(one, own));
 
   return {
+    value: () => null,
+    admit: () => null,
     by: (post) => {
       const own = wordsOf(post);
       const [first] = leftOut(own) ? [] : missing(own);

@@ -90,7 +90,7 @@ export const switchKind: FacetKind<SwitchConfig, SwitchFacetAnswer, Pick<SwitchC
     });
     return { key: facet.key, kind: facet.kind, label, visible: facet.visible, selected, options };
   },
-  misses: (index, _locale, { field }, selection) => termMisses(index.column(field), selection),
+  misses: (index, _locale, { field }, selection) => termMisses(index.column(field), selection, 'switch'),
   offered: (_index, _facet, plan) => offeredTerms(plan),
   takesMatch: () => false,
   changed: (facet, change) => ('field' in change ? { ...facet, field: change.field } : facet),

@@ -1,10 +1,13 @@
 import { termsOfPost, type TermColumn } from '../../engine/columns/term-column.js';
 import { slugsOf, type Selection } from '../../model/selection.js';
 
-import { listed, type Miss, type Misses } from '../miss.js';
+import { listed, type Admission, type Miss, type Misses } from '../miss.js';
+
+/** How many of the chosen terms a post must have; of a switch nothing but its other side could be chosen. */
+export type TermMatch = 'any' | 'all' | 'one' | 'switch';
 
 /** How posts stand to chosen terms: measured in steps up and down the tree from their own to the nearest they lack. */
-export function termMisses(column: TermColumn, selection: Selection): Misses {
+export function termMisses(column: TermColumn, selection: Selection, match: TermMatch): Misses {
   const chosen = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
   const steps = chosen.map((wanted) => stepsTo(column, wanted));
   const label = (t: number) => column.terms[t]!.label;
@@ -23,7 +26,37 @@ export function termMisses(column: TermColumn, selection: Selection): Misses {
     return best;
   };
 
+  const admit = (post: number): Admission | null => {
+    const own = termsOfPost(column, post);
+    if (match === 'all') {
+      const stay = chosen.filter((t) => own.includes(t));
+      const left = listed(chosen.filter((t) => !own.includes(t)).map(label));
+      if (stay.length === 0 || left === '') return null;
+      return { selection: { type: 'terms', terms: slugsIn(column, stay) }, text: `without ${left}` };
+    }
+    const { term } = nearestOf(own);
+    if (term === null || match === 'switch') return null;
+    if (selection.type === 'term') {
+      return { selection: { type: 'term', term: column.terms[term]!.slug }, text: `${label(term)} instead` };
+    }
+    if (match === 'one') {
+      return { selection: { type: 'terms', terms: slugsIn(column, [term]) }, text: `${label(term)} instead` };
+    }
+    // one that stands above some that are chosen takes their place
+    const others = chosen.filter((t) => !isUnder(column, t, term));
+    const text = others.length < chosen.length ? `all of ${label(term)}` : `also ${label(term)}`;
+    return { selection: { type: 'terms', terms: slugsIn(column, [...others, term]) }, text };
+  };
+
   return {
+    value: (post) => {
+      const own = lowestOf(column, termsOfPost(column, post));
+      const first = own.filter((t) => chosen.some((c) => c === t || isUnder(column, t, c)));
+      const names = [...new Set([...first, ...own])].map(label);
+      if (names.length === 0) return null;
+      return names.length > 2 ? `${names[0]} +${names.length - 1}` : names.join(', ');
+    },
+    admit,
     by: (post) => nearestOf(termsOfPost(column, post)).by,
     passed: (post) => {
       const own = termsOfPost(column, post);
@@ -42,6 +75,15 @@ export function termMisses(column: TermColumn, selection: Selection): Misses {
       };
     },
   };
+}
+
+function slugsIn(column: TermColumn, terms: readonly number[]): string[] {
+  return terms.map((t) => column.terms[t]!.slug).sort();
+}
+
+function isUnder(column: TermColumn, term: number, above: number): boolean {
+  for (let t = column.parents[term]!; t >= 0; t = column.parents[t]!) if (t === above) return true;
+  return false;
 }
 
 /** Those of a post’s terms that have none of the others below them. */

@@ -68,7 +68,8 @@ export function termsKind<F extends Config, S extends object = object>(
     compact: (facet, plan, selection, chosen, under) => compactTerms(facet, plan, selection, chosen, under),
     find: (_facet, { terms, shown }, under, chosen, text) =>
       findOptions(terms!, shown!, under.countsOf(terms!), chosen, text),
-    misses: (index, _locale, { field }, selection) => termMisses(index.column(field), selection),
+    misses: (index, _locale, facet, selection) =>
+      termMisses(index.column(facet.field), selection, isSingle(facet) ? 'one' : facet.match),
     offered: (_index, _facet, plan) => offeredTerms(plan),
     takesMatch: (facet) => !isSingle(facet),
     changed: (facet, change) => {

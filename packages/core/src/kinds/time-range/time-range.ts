@@ -44,6 +44,7 @@ export const timeRange = rangeKind<TimeRangeConfig, string, object>({
   },
   of: 'times',
   words: { unit: 'minutes', text: (minute) => minuteText(minute).replace('T', ' '), distance: distanceText },
+  written: minuteText,
   // days suit it better, until someone wants the hours
   why: null,
   changes: () => undefined,
