@@ -61,8 +61,12 @@ export class IndexCache implements OnModuleDestroy {
     changes: Changes,
   ) {
     changes.on((change) => {
-      if (change === 'everything') this.#kept.doubtAll();
-      else if (change.kind === 'source') this.#kept.expire(change.id);
+      if (change === 'everything') return this.#kept.doubtAll();
+      if (change.kind !== 'source') return;
+      if (!change.few) return this.#kept.expire(change.id);
+      return this.#kept.renew(change.id).catch((error: unknown) => {
+        this.#log.warn(`An index could not be brought up to date: ${String(error)}`);
+      });
     });
   }
 

@@ -6,13 +6,16 @@ import { changeChannel, type Change } from './change-channel.js';
 
 export type { Change } from './change-channel.js';
 
+/** Hears of a change; a promise it returns is kept once the new state is the one that is given. It never fails. */
+type Listener = (change: Change | 'everything') => void | Promise<void>;
+
 /**
  * Tells every server process what changed, through PostgreSQL's LISTEN and NOTIFY. A process that lost its connection
  * can't know what it missed, so everything it holds is in doubt then.
  */
 @Injectable()
 export class Changes implements OnModuleInit, OnModuleDestroy {
-  readonly #listeners = new Set<(change: Change | 'everything') => void>();
+  readonly #listeners = new Set<Listener>();
   readonly #line: Line;
 
   constructor(@InjectDataSource() database: DataSource) {
@@ -20,8 +23,8 @@ export class Changes implements OnModuleInit, OnModuleDestroy {
     this.#line = new Line(
       url,
       changeChannel,
-      (message) => this.tell(JSON.parse(message) as Change),
-      () => this.tell('everything'),
+      (message) => void this.tell(JSON.parse(message) as Change),
+      () => void this.tell('everything'),
     );
   }
 
@@ -33,7 +36,7 @@ export class Changes implements OnModuleInit, OnModuleDestroy {
     await this.#line.close();
   }
 
-  on(listener: (change: Change | 'everything') => void): void {
+  on(listener: Listener): void {
     this.#listeners.add(listener);
   }
 
@@ -42,9 +45,12 @@ export class Changes implements OnModuleInit, OnModuleDestroy {
     await manager.query('SELECT pg_notify($1, $2)', [changeChannel, JSON.stringify(change)]);
   }
 
-  /** Tells this process at once, after the commit, so that its next answer is the new one. */
-  tell(change: Change | 'everything'): void {
-    for (const listener of this.#listeners) listener(change);
+  /**
+   * Tells this process at once, after the commit, so that its next answer is the new one; of a change of few things the first
+   * answer after what this returns is kept.
+   */
+  async tell(change: Change | 'everything'): Promise<void> {
+    await Promise.all([...this.#listeners].map(async (listener) => listener(change)));
   }
 
   /** Whether PostgreSQL answers within some milliseconds, and if not, why. */

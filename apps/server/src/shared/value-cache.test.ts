@@ -86,3 +86,39 @@ test('a value that changed is never given again, but what comes after it may be 
   kept.expire('nothing');
   expect([await kept.get('a'), befores]).toEqual([2, [undefined, 1]]);
 });
+
+test('a value that changed a little is given until the one after it is there; changes that come meanwhile are not missed', async () => {
+  let [now, reads] = [1, 0];
+  const befores: (number | undefined)[] = [];
+  const kept = new ValueCache(async (_key, before: number | undefined) => {
+    befores.push(before);
+    reads++;
+    const read = now;
+    await wait(20);
+    return read;
+  });
+  await kept.renew('a');
+  expect([reads, await kept.get('a')]).toEqual([0, 1]);
+  now = 2;
+  const first = kept.renew('a');
+  expect(await kept.get('a')).toBe(1);
+  await wait(5);
+  now = 3;
+  const second = kept.renew('a');
+  await first;
+  expect(await kept.get('a')).toBe(2);
+  await second;
+  expect(await kept.get('a')).toBe(3);
+  expect(befores).toEqual([undefined, 1, 2]);
+});
+
+test('a little change that can’t be loaded is loaded by the next who asks', async () => {
+  let fails = false;
+  let now = 1;
+  const kept = new ValueCache(() => (fails ? Promise.reject(new Error('no')) : Promise.resolve(now)));
+  await kept.get('a');
+  [fails, now] = [true, 2];
+  await expect(kept.renew('a')).rejects.toThrow('no');
+  fails = false;
+  expect(await kept.get('a')).toBe(2);
+});

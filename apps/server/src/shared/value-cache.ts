@@ -6,6 +6,8 @@ interface Entry<V> {
   before: V | undefined;
   /** Loading the value, or looking whether it is still the one. */
   loading: Promise<V> | undefined;
+  /** The newest of what is loaded while this value is given. */
+  renewing: Promise<void> | undefined;
   /** Whether the value may have changed without this process hearing of it. */
   inDoubt: boolean;
   /** When, in ms, a check in vain was over. */
@@ -54,6 +56,34 @@ export class ValueCache<V> {
     this.#entries.set(key, { ...fresh(), before });
   }
 
+  /**
+   * The value has changed a little: the one before is given until what comes after it is loaded, which may be made out of it.
+   * @returns once that is so
+   */
+  async renew(key: string): Promise<void> {
+    const entry = this.#entries.get(key);
+    if (!entry) return;
+    if (entry.value === undefined || entry.inDoubt) {
+      this.expire(key);
+      await this.get(key);
+      return;
+    }
+    const others = entry.renewing;
+    const renewing = (async () => {
+      // what is on its way may have been read before this change
+      await others?.catch(() => undefined);
+      if (this.#entries.get(key) !== entry || entry.value === undefined) return;
+      try {
+        entry.value = await this.load(key, entry.value);
+      } catch (error) {
+        if (this.#entries.get(key) === entry) this.expire(key);
+        throw error;
+      }
+    })();
+    entry.renewing = renewing;
+    await renewing;
+  }
+
   /** Every value has changed, or may have. */
   forgetAll(): void {
     this.#entries.clear();
@@ -100,7 +130,7 @@ export class ValueCache<V> {
 }
 
 function fresh<V>(): Entry<V> {
-  const nothing = { value: undefined, before: undefined, loading: undefined };
+  const nothing = { value: undefined, before: undefined, loading: undefined, renewing: undefined };
   return { ...nothing, inDoubt: true, failedAt: -rest, isLate: false, doubts: 0 };
 }
 

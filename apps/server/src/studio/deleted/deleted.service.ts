@@ -92,8 +92,8 @@ export class DeletedService implements OnModuleInit, OnModuleDestroy {
       return { kind: 'lens' as const, source: null, lenses: [lens] };
     });
     const { kind, source, lenses } = made;
-    if (source) this.changes.tell({ kind: 'source', id: source.id });
-    for (const { slug } of lenses) this.changes.tell({ kind: 'lens', slug });
+    if (source) void this.changes.tell({ kind: 'source', id: source.id });
+    for (const { slug } of lenses) void this.changes.tell({ kind: 'lens', slug });
     return { kind, slug: source?.slug ?? lenses[0]!.slug };
   }
 

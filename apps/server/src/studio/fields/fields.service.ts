@@ -87,7 +87,7 @@ export class FieldsService implements OnModuleDestroy {
       );
     }
     await this.#run(source, key, changes, true);
-    this.changes.tell({ kind: 'source', id: source.id });
+    void this.changes.tell({ kind: 'source', id: source.id });
     return { ...looked, lenses: effects };
   }
 

@@ -74,7 +74,7 @@ export class LensesService {
       });
     try {
       const { view, all } = await change();
-      for (const one of all) this.changes.tell(one);
+      for (const one of all) void this.changes.tell(one);
       return view;
     } catch (error) {
       if (isTaken(error)) throw slugTaken(wanted ?? slug);
@@ -118,7 +118,7 @@ export class LensesService {
       await manager.save(markDeleted(lens, new Date()));
       await this.changes.note(manager, { kind: 'lens', slug });
     });
-    this.changes.tell({ kind: 'lens', slug });
+    void this.changes.tell({ kind: 'lens', slug });
   }
 
   /** Reads a config for a lens without keeping it. */
@@ -139,7 +139,7 @@ export class LensesService {
       await this.changes.note(manager, { kind: 'lens', slug });
       return viewOf(lens, await newest(manager, lens.id));
     });
-    this.changes.tell({ kind: 'lens', slug });
+    void this.changes.tell({ kind: 'lens', slug });
     return view;
   }
 
@@ -161,7 +161,7 @@ export class LensesService {
       await this.changes.note(manager, { kind: 'lens', slug });
       return number;
     });
-    this.changes.tell({ kind: 'lens', slug });
+    void this.changes.tell({ kind: 'lens', slug });
     return number;
   }
 
@@ -190,7 +190,7 @@ export class LensesService {
       await this.changes.note(manager, { kind: 'lens', slug });
       return viewOf(lens, await newest(manager, lens.id));
     });
-    this.changes.tell({ kind: 'lens', slug });
+    void this.changes.tell({ kind: 'lens', slug });
     return view;
   }
 }

@@ -129,7 +129,7 @@ export async function keepRun(
       touched !== null,
     ],
   );
-  await noteChange(client, { kind: 'source', id: sourceId });
+  await noteChange(client, { kind: 'source', id: sourceId, few: touched !== null });
   return run;
 }
 

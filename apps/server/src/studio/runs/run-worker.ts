@@ -1,4 +1,4 @@
-import { fieldWithRole, type FieldDescription, type RawRecord } from '@ivy/core';
+import { fieldWithRole, type RawRecord } from '@ivy/core';
 import type { FileProblem } from '@ivy/formats';
 import { readFileSync } from 'node:fs';
 import type { Client } from 'pg';
@@ -18,7 +18,14 @@ import type { RunTask } from './run-task.js';
 
 export type RunResult =
   | { refused: { status: number; code: string; detail: string } }
-  | { refused: null; run: number | null; diff: RunDiff; preview: RunPreview | null };
+  | {
+      refused: null;
+      run: number | null;
+      diff: RunDiff;
+      preview: RunPreview | null;
+      /** Whether few posts changed among many, which were not read. */
+      isFew: boolean;
+    };
 
 export default async function run(task: RunTask): Promise<RunResult> {
   try {
@@ -42,7 +49,7 @@ async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
   if (few) {
     const id = await keepRun(client, task, few.kept, few.brought, few.rest);
     await client.query('COMMIT');
-    return { refused: null, run: id, diff: few.rest.diff, preview: null };
+    return { refused: null, run: id, diff: few.rest.diff, preview: null, isFew: true };
   }
   const kept = await readKept(client, task.sourceId);
   const { fields, records } = await nextOf(client, task, source, kept);
@@ -57,13 +64,13 @@ async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
   const diff = diffOf(brought);
   if (!task.keeps) {
     const preview = await previewOf(client, task.sourceId, source, kept, brought, diff);
-    return { refused: null, run: null, diff, preview };
+    return { refused: null, run: null, diff, preview, isFew: false };
   }
   const made = madeNew(source, known, brought);
   const file = fileOf(task, source, brought, undoes);
   const id = await keepRun(client, task, kept, brought, { diff, made, file, touched: null });
   await client.query('COMMIT');
-  return { refused: null, run: id, diff, preview: null };
+  return { refused: null, run: id, diff, preview: null, isFew: false };
 }
 
 /** The file that the posts are of then, with the records of it that became none. */

@@ -87,8 +87,8 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     const source = await this.sources.find(slug);
     const result = await this.#thread.run({ ...this.#task(source.id), what, keeps });
     if (keeps) {
-      this.changes.tell({ kind: 'source', id: source.id });
-      this.#settleSoon();
+      await this.changes.tell({ kind: 'source', id: source.id, few: result.isFew });
+      if (result.isFew) this.#settleSoon();
     }
     return result;
   }
@@ -112,8 +112,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
       const due = await this.database.getRepository(Source).find({ select: { id: true }, where: { settles: true } });
       for (const { id } of due) {
         const { isDone } = await this.#settling.run(this.#task(id));
-        if (isDone) this.changes.tell({ kind: 'source', id });
-        else this.#settleSoon();
+        if (!isDone) this.#settleSoon();
       }
     } catch (error) {
       // it is due still, and done after the next run or start

@@ -60,6 +60,6 @@ async function settleIn(client: Client, sourceId: string, today: string): Promis
      WHERE id = $1`,
     [sourceId, JSON.stringify(read.fields), JSON.stringify(read.findings), read.answered, isOther ? 1 : 0],
   );
-  await noteChange(client, { kind: 'source', id: sourceId });
+  await noteChange(client, { kind: 'source', id: sourceId, few: !isOther });
   await client.query('COMMIT');
 }

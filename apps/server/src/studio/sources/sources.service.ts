@@ -93,8 +93,8 @@ export class SourcesService {
       await this.changes.note(manager, { kind: 'source', id: source.id });
       return { id: source.id, lenses: slugs };
     });
-    for (const lens of lenses) this.changes.tell({ kind: 'lens', slug: lens });
-    this.changes.tell({ kind: 'source', id });
+    for (const lens of lenses) void this.changes.tell({ kind: 'lens', slug: lens });
+    void this.changes.tell({ kind: 'source', id });
   }
 
   /** Calls a source otherwise, or has it answer to another slug: what refers to it goes on doing so. */
@@ -112,7 +112,7 @@ export class SourcesService {
         await this.changes.note(manager, { kind: 'source', id: found.id });
         return found;
       });
-      this.changes.tell({ kind: 'source', id: source.id });
+      void this.changes.tell({ kind: 'source', id: source.id });
       return source;
     } catch (error) {
       if (isTaken(error)) throw slugTaken(wanted ?? slug);

@@ -98,7 +98,7 @@ export class TermsService {
       );
       return effect;
     });
-    this.changes.tell({ kind: 'source', id });
+    await this.changes.tell({ kind: 'source', id, few: true });
     return effect;
   }
 
@@ -131,7 +131,7 @@ export class TermsService {
       await manager.save(row);
       return { id: row.id, at: row.at.toISOString(), text: row.text, undone: back };
     });
-    this.changes.tell({ kind: 'source', id });
+    await this.changes.tell({ kind: 'source', id, few: true });
     return view;
   }
 
@@ -188,7 +188,7 @@ export class TermsService {
         findings: [...stay, ...again],
       },
     );
-    await this.changes.note(manager, { kind: 'source', id: source.id });
+    await this.changes.note(manager, { kind: 'source', id: source.id, few: true });
     return { revision, findings };
   }
 
