@@ -11,6 +11,8 @@ interface Props {
   lens: Lens;
   address: string;
   answer: Answer | undefined;
+  /** How many posts would match with what is pointed at. */
+  would?: number | undefined;
   hues: ReadonlyMap<string, number>;
   focus: string | null;
   onGo: (address: string) => void;
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** The page's address as tokens, each in its facet's hue, and how many posts it finds. */
-export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus }: Props) {
+export function AddressStrip({ lens, address, answer, would, hues, focus, onGo, onFocus }: Props) {
   const navigate = useNavigate();
   const [editing, setEditing] = useState(false);
   const { copied, copy } = useCopy();
@@ -71,6 +73,9 @@ export function AddressStrip({ lens, address, answer, hues, focus, onGo, onFocus
             <b className="serif text-[26px] leading-none font-semibold" data-testid="matched">
               {figure(answer.matched)}
             </b>
+            {would !== undefined && would !== answer.matched && (
+              <b className="serif ghost-figure ms-1.5 text-[20px] leading-none">→ {figure(would)}</b>
+            )}
             <span className="serif text-[15px] text-ink-2">of {figure(answer.total)}</span>
           </>
         )}

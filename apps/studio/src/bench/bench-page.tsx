@@ -18,6 +18,14 @@ import { useCardClicks } from './card/use-card-clicks.js';
 import type { ResultsTab } from './results/results-wiring.js';
 import { benchReducer, startBench } from './bench-state.js';
 import { Desk, type DeskState } from './desk.js';
+import { Drawer } from './drawer/drawer.js';
+import { useDrawer } from './drawer/use-drawer.js';
+import { useDrawerKeys } from './drawer/use-drawer-keys.js';
+import { useFindings } from './drawer/use-findings.js';
+import { useRequests } from './drawer/use-requests.js';
+import { GhostingContext } from './ghost/ghosting.js';
+import { useGhost } from './ghost/use-ghost.js';
+import { useGhostPage } from './ghost/use-ghost-page.js';
 import { huesOf } from './edits.js';
 import { Hand } from './hand.js';
 import { changeLook, moveFlag } from './look/edits.js';
@@ -78,6 +86,12 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
 
   const [tab, setTab] = useState<ResultsTab>('card');
   const [part, setPart] = useState<number | null>(null);
+  const drawer = useDrawer();
+  useDrawerKeys(drawer.onTab);
+  const { ghost, point } = useGhost(dryRuns, spoken, address);
+  useGhostPage(frame, dryRun, ghost, hueOnPage, point);
+  const requests = useRequests(slug, address, saves, frame);
+  const findings = useFindings(dryRuns, lens);
   useFrameScheme(frame, dryRun !== null, spoken.look);
   const isCardInHand = focus === null && tab === 'card';
   useFacetClicks(frame, dryRun !== null, onFocus);
@@ -101,61 +115,89 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   };
   const parts = { lens, source, dryRun, hues, problem: refused, dispatch };
   return (
-    <div className="flex h-full min-w-[1024px] flex-col">
-      <BenchBar {...{ loaded, source, state, saving, dispatch }} onPublish={() => void publish()} />
-      <AddressStrip {...{ lens, address, hues, focus, onFocus }} answer={dryRun?.answer} onGo={go} />
-      {saving.at === 'overtaken' && (
-        <Overtaken
-          onTheirs={() => void takeTheirs()}
-          onMine={() => void theirs().then((view) => saver.keepMine(view))}
-        />
-      )}
-      {problem && !(problem instanceof ApiProblem && problem.status === 422) && (
-        <NoAnswer words={problem.message} retry={retry} />
-      )}
-      <div ref={stage} className="relative flex min-h-0 flex-1">
-        <OutlineOfLens {...parts} focus={focus} />
-        <Desk
-          {...{ slug, lens, frame, address, saves, language, width, isDark }}
-          onWidth={setWidth}
-          onFlag={(flag, at) => dispatch({ type: 'edit', lens: moveFlag(lens, flag, at), topic: flag })}
-          onDark={setDark}
-          name={loaded.name}
-          state={pageState}
+    <GhostingContext value={point}>
+      <div className="flex h-full min-w-[1024px] flex-col">
+        <BenchBar {...{ loaded, source, state, saving, dispatch }} onPublish={() => void publish()} />
+        <AddressStrip
+          {...{ lens, address, hues, focus, onFocus }}
+          answer={dryRun?.answer}
+          would={ghost?.dryRun.answer.matched}
           onGo={go}
-          onState={setPageState}
-          onLayout={relayout}
-          below={
-            isCardInHand && (
-              <Specimens
-                {...{ slug, dryRun }}
-                name={loaded.name}
-                look={spoken.look}
-                cardWidth={cardWidthAt(spoken.look, width)}
-              />
-            )
-          }
         />
-        {facet && pageState !== 'plain' && (
-          <Thread
-            {...{ stage, frame, layout }}
-            focus={facet.key}
-            hue={hues.get(facet.key)!}
-            dryRun={dryRun}
-            rows={lens.facets.length}
+        {saving.at === 'overtaken' && (
+          <Overtaken
+            onTheirs={() => void takeTheirs()}
+            onMine={() => void theirs().then((view) => saver.keepMine(view))}
           />
         )}
-        <Hand
-          {...parts}
-          slug={slug}
-          facet={facet}
-          reads={language}
-          onReads={setReads}
-          results={{ tab, onTab: setTab, part, onPart: setPart, span, onSpan: setSpan }}
-        />
+        {problem && !(problem instanceof ApiProblem && problem.status === 422) && (
+          <NoAnswer words={problem.message} retry={retry} />
+        )}
+        <div ref={stage} className="relative flex min-h-0 flex-1">
+          <div className="flex min-w-0 flex-1 flex-col">
+            <div className="flex min-h-0 flex-1">
+              <OutlineOfLens {...parts} focus={focus} />
+              <Desk
+                {...{ slug, lens, frame, address, saves, language, width, isDark }}
+                onWidth={setWidth}
+                onFlag={(flag, at) => dispatch({ type: 'edit', lens: moveFlag(lens, flag, at), topic: flag })}
+                onDark={setDark}
+                name={loaded.name}
+                state={pageState}
+                onGo={go}
+                onState={setPageState}
+                onLayout={relayout}
+                below={
+                  isCardInHand && (
+                    <Specimens
+                      {...{ slug, dryRun }}
+                      name={loaded.name}
+                      look={spoken.look}
+                      cardWidth={cardWidthAt(spoken.look, width)}
+                    />
+                  )
+                }
+              />
+            </div>
+            <Drawer
+              {...{ lens, source, address, dryRun, dryRuns, ghost, hues, requests, findings, onFocus }}
+              state={drawer}
+              onGo={go}
+              onEdit={(next) => dispatch({ type: 'edit', lens: next })}
+              onPlace={(place) => {
+                if ('facet' in place) return onFocus(place.facet);
+                onFocus(null);
+                setTab(place.results);
+              }}
+            />
+          </div>
+          {facet && pageState !== 'plain' && (
+            <Thread
+              {...{ stage, frame, layout }}
+              focus={facet.key}
+              hue={hues.get(facet.key)!}
+              dryRun={dryRun}
+              rows={lens.facets.length}
+            />
+          )}
+          <Hand
+            {...parts}
+            slug={slug}
+            facet={facet}
+            reads={language}
+            onReads={setReads}
+            results={{ tab, onTab: setTab, part, onPart: setPart, span, onSpan: setSpan }}
+          />
+        </div>
       </div>
-    </div>
+    </GhostingContext>
   );
+}
+
+/** The hue of a facet as a colour, for the live page, which has none of the studio's. */
+function hueOnPage(facet: string | null): string {
+  const row = facet === null ? null : document.querySelector(`[data-outline="${CSS.escape(facet)}"]`);
+  return getComputedStyle(row ?? document.documentElement).getPropertyValue('--h');
 }
 
 /** How wide the live page is, and which widths what one sets is for: as one turns to a span, the page is shown in it. */

@@ -247,3 +247,13 @@ export function dropAlias(lens: Lens, key: string, alias: string): Lens {
   const facet = lens.facets.find((one) => one.key === key);
   return facet ? changeFacet(lens, key, { aliases: facet.aliases.filter((name) => name !== alias) }) : lens;
 }
+
+/** A lens whose facets of some keys hide what has no post; null where all of them do already, or can't. */
+export function hideZeros(lens: Lens, keys: readonly string[]): Lens | null {
+  const hides = (facet: Facet) => keys.includes(facet.key) && 'zero' in facet && facet.zero !== 'hide';
+  if (!lens.facets.some(hides)) return null;
+  return {
+    ...lens,
+    facets: lens.facets.map((facet) => (hides(facet) ? ({ ...facet, zero: 'hide' } as Facet) : facet)),
+  };
+}

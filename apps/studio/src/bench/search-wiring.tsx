@@ -1,12 +1,13 @@
 import { searchableFields, type Facet, type FieldDescription, type RankMove } from '@ivy/core';
 import { figure } from '../shared/figures.js';
+import { changeFacet } from './edits.js';
 import type { WiringProps } from './kinds/kind-desk.js';
 import { AnyAll, Row } from './wiring-parts.js';
 
 type Props = WiringProps<Extract<Facet, { weights: object }>>;
 
 /** The settings of a search: where it looks, how much each place counts, and whether all words must be there. */
-export function SearchWiring({ facet, fields, dryRun, onChange }: Props) {
+export function SearchWiring({ lens, facet, fields, dryRun, onChange }: Props) {
   const terms = fields.filter((field) => field.type === 'terms');
   const flip = (key: string) => {
     const next = facet.fields.includes(key) ? facet.fields.filter((one) => one !== key) : [...facet.fields, key];
@@ -51,6 +52,7 @@ export function SearchWiring({ facet, fields, dryRun, onChange }: Props) {
             noun="words"
             effect={dryRun?.effects[facet.key]}
             onPick={(words) => onChange({ words })}
+            ghostOf={(words) => ({ lens: changeFacet(lens, facet.key, { words }), facet: facet.key })}
           />
         </Row>
         <p className="mt-2 text-[13px] text-ink-3">

@@ -40,6 +40,7 @@ export function TermWiring({ source, lens, facet, field, dryRun, onEdit, onChang
               noun="ticked"
               effect={dryRun?.effects[facet.key]}
               onPick={(match) => onChange({ match })}
+              ghostOf={(match) => ({ lens: changeFacet(lens, facet.key, { match }), facet: facet.key })}
             />
           )}
         </section>

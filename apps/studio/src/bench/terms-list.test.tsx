@@ -19,7 +19,6 @@ const term = (slug: string, parent: string | null, count: number): TermView => (
   colour: null,
   aliases: [],
   was: [],
-  was: [],
 });
 const terms = [term('shore', null, 40), term('mud', 'shore', 10), term('inland', null, 20)];
 

@@ -26,6 +26,7 @@ const dryRuns: DryRuns = {
     new Promise((done, fail) => {
       tried.push({ lens, address, signal, done, fail });
     }),
+  see: () => Promise.reject(new Error('Nothing is looked at here.')),
   stop: () => {},
 };
 const onWent = (address: string, how: string) => went.push([address, how]);

@@ -1,3 +1,5 @@
+import { useGhosting } from './ghost/ghosting.js';
+import type { Prospect } from './ghost/use-ghost.js';
 import type { FieldDescription } from '@ivy/core';
 import type { ReactNode } from 'react';
 import { figure } from '../shared/figures.js';
@@ -54,12 +56,16 @@ export function AnyAll({
   noun,
   effect,
   onPick,
+  ghostOf,
 }: {
   value: 'any' | 'all';
   noun: string;
   effect: { any: number; all: number } | undefined;
   onPick: (value: 'any' | 'all') => void;
+  /** What a way of matching would come to, for who points at it. */
+  ghostOf: (value: 'any' | 'all') => Prospect;
 }) {
+  const ghosting = useGhosting();
   return (
     <div className="grid grid-cols-2 gap-1.5" role="group" aria-label="Match">
       {(['any', 'all'] as const).map((match) => (
@@ -68,6 +74,7 @@ export function AnyAll({
           type="button"
           className="pick flex h-[31px] items-center justify-between gap-1.5 px-2 whitespace-nowrap"
           aria-pressed={value === match}
+          {...(value !== match && ghosting(() => ghostOf(match)))}
           onClick={() => onPick(match)}
         >
           <span>

@@ -13,7 +13,7 @@ export interface CrossTable {
 }
 
 /** Terms of each facet that are put against one another: those with most posts. */
-const mostInTable = 14;
+const [mostRows, mostColumns] = [12, 10];
 
 /** Puts the commonest terms of two facets against one another; null where one of them has no terms. */
 export function crossTable(index: PostIndex, lens: Lens, facets: readonly [string, string]): CrossTable | null {
@@ -21,7 +21,7 @@ export function crossTable(index: PostIndex, lens: Lens, facets: readonly [strin
   const all = choosable(plan, lens);
   const [one, other] = facets.map((key) => all.find(({ facet }) => facet.key === key));
   if (!one || !other) return null;
-  const [rows, columns] = [commonest(one), commonest(other)];
+  const [rows, columns] = [commonest(one, mostRows), commonest(other, mostColumns)];
   return {
     rows: rows.map((term) => choiceOf(one, term)),
     columns: columns.map((term) => choiceOf(other, term)),
@@ -35,8 +35,8 @@ export function crossTable(index: PostIndex, lens: Lens, facets: readonly [strin
 }
 
 /** In the order of their column, as visitors see them. */
-function commonest({ terms, counts }: Choosable): number[] {
-  return firstOf(terms.length, mostInTable, (a, b) => counts[terms[b]!]! - counts[terms[a]!]! || a - b)
+function commonest({ terms, counts }: Choosable, most: number): number[] {
+  return firstOf(terms.length, most, (a, b) => counts[terms[b]!]! - counts[terms[a]!]! || a - b)
     .sort((a, b) => a - b)
     .map((i) => terms[i]!);
 }

@@ -8,6 +8,7 @@ import { figure } from '../../shared/figures.js';
 import type { Ghost } from '../ghost/use-ghost.js';
 import { FindingsTab } from './findings-tab.js';
 import { KeptOut } from './kept-out.js';
+import type { BenchFinding } from './use-findings.js';
 import { RequestsTab } from './requests-tab.js';
 import { SieveTab } from './sieve-tab.js';
 import type { Requests } from './use-requests.js';
@@ -27,19 +28,21 @@ export interface DrawerParts {
   labelOf: (key: string) => string;
   onGo: (address: string) => void;
   onFocus: (key: string) => void;
+  onEdit: (lens: Lens) => void;
 }
 
 interface Props extends Omit<DrawerParts, 'labelOf'> {
   state: DrawerState;
   requests: Requests;
-  /** How many findings there are; null until they are known. */
-  findings: number | null;
+  /** Null until they are known. */
+  findings: BenchFinding[] | null;
+  onPlace: (place: BenchFinding['place']) => void;
 }
 
 const names: Record<DrawerTab, string> = { sieve: 'Sieve', why: 'Why', requests: 'Requests', findings: 'Findings' };
 
 /** The drawer under the page: what each facet takes away, why a post is or is not there, what went over the wire, what is wrong. */
-export function Drawer({ state, requests, findings, ...rest }: Props) {
+export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
   const { lens, source, dryRun } = rest;
   const { tab, height, onTab } = state;
   const parts: DrawerParts = {
@@ -53,7 +56,7 @@ export function Drawer({ state, requests, findings, ...rest }: Props) {
     sieve: dryRun && `${figure(dryRun.answer.total)} → ${figure(dryRun.answer.matched)}`,
     why: dryRun && `${figure(dryRun.answer.total - dryRun.answer.matched)} left out`,
     requests: requests.last,
-    findings: findings === null ? null : findings === 0 ? 'none' : <b className="text-rust">{figure(findings)}</b>,
+    findings: findings && (findings.length === 0 ? 'none' : <b className="text-rust">{figure(findings.length)}</b>),
   };
   const walk = (event: KeyboardEvent) => {
     const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
@@ -119,7 +122,7 @@ export function Drawer({ state, requests, findings, ...rest }: Props) {
           {tab === 'sieve' && <SieveTab {...parts} />}
           {tab === 'why' && <WhyTab {...parts} />}
           {tab === 'requests' && <RequestsTab requests={requests} />}
-          {tab === 'findings' && <FindingsTab {...parts} />}
+          {tab === 'findings' && <FindingsTab {...parts} {...{ findings, onPlace }} />}
         </div>
       )}
     </section>

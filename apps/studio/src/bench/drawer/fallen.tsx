@@ -11,7 +11,11 @@ export function Fallen({ lens, address, dryRuns, hues, labelOf, at }: DrawerPart
   if (!seen) return <p className="remark ps-3.5 text-ink-3">Looking for them…</p>;
   const rest = seen.found - seen.posts.length;
   return (
-    <ul className="flex min-h-0 flex-1 gap-2 overflow-x-auto ps-3.5 pe-3.5 pb-2.5" tabIndex={0} aria-label="Posts that fall out">
+    <ul
+      className="flex min-h-0 flex-1 gap-2 overflow-x-auto ps-3.5 pe-3.5 pb-2.5"
+      tabIndex={0}
+      aria-label="Posts that fall out"
+    >
       {seen.posts.map((post) => (
         <li
           key={post.id}

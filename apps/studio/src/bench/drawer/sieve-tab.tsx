@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { countOf, figure } from '../../shared/figures.js';
 import { hueAttribute, Seed } from '../../shared/seed.js';
 import type { DrawerParts } from './drawer.js';
@@ -101,7 +101,9 @@ export function SieveTab(props: DrawerParts) {
       </p>
       {meshes.length === 0 && (
         <p className="remark absolute start-3.5 text-[15px] text-ink-2" style={{ top: top + 8 + band / 2 - 16 }}>
-          <span className="bg-ivy-soft ps-3">Nothing is chosen, so nothing falls out. Choose something on the page.</span>
+          <span className="bg-ivy-soft ps-3">
+            Nothing is chosen, so nothing falls out. Choose something on the page.
+          </span>
         </p>
       )}
       {fallenAt && (
@@ -199,14 +201,19 @@ function MeshWords({ mesh, label, hue, bottom, isOpen, onFocus, onFallen }: Word
           <b className="truncate text-[13.5px] font-semibold">{label}</b>
         </button>
         <p className="ms-[19px] truncate text-[12.5px] text-ink-2" aria-hidden="true">
-          alone leaves {figure(counts.alone)}
+          alone {figure(counts.alone)}
           {would((one) => one.alone)} · without it <b className="font-semibold text-hue-text">+{figure(counts.back)}</b>
           {would((one) => one.back)}
         </p>
       </div>
       <p
         className="absolute font-display text-[15px] font-medium tabular-nums"
-        style={{ insetInlineStart: x + 8, width: end - x - 16, top: top + Math.max(after, ghost?.after ?? 0) + 1, textAlign: 'end' }}
+        style={{
+          insetInlineStart: x + 8,
+          width: end - x - 16,
+          top: top + Math.max(after, ghost?.after ?? 0) + 1,
+          textAlign: 'end',
+        }}
         aria-hidden="true"
       >
         {now && figure(now.left)}
@@ -230,16 +237,16 @@ function MeshWords({ mesh, label, hue, bottom, isOpen, onFocus, onFallen }: Word
   );
 }
 
-/** The size of a box as it is laid out. */
+/** The size of a box as it is laid out, from when it is there. */
 function useSize() {
   const [size, setSize] = useState({ width: 0, height: 0 });
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
+  const watch = useCallback((box: HTMLDivElement | null) => {
+    if (!box) return;
     const watcher = new ResizeObserver(
       ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
     );
-    if (box.current) watcher.observe(box.current);
+    watcher.observe(box);
     return () => watcher.disconnect();
   }, []);
-  return [box, size] as const;
+  return [watch, size] as const;
 }
