@@ -114,7 +114,7 @@ export * from './text/slug.js';
 export { prepareDeadEnds, type Choice, type DeadEnd, type DeadEnds } from './why/dead-ends.js';
 export { crossTable, type CrossTable } from './why/cross-table.js';
 export { prepareFindings, type LensFinding } from './why/lens-findings.js';
-export { look, type SightName, type Sights } from './why/sights.js';
+export { look, type SightName, type Sights } from './dry-run/sights.js';
 export * from './why/explain.js';
 export * from './why/nearest.js';
 export * from './why/ways-in.js';

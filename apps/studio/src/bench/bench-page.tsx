@@ -19,6 +19,8 @@ import type { ResultsTab } from './results/results-wiring.js';
 import { benchReducer, startBench } from './bench-state.js';
 import { Desk, type DeskState } from './desk.js';
 import { Drawer } from './drawer/drawer.js';
+import { labelIn } from './drawer/parts.js';
+import { useWhyOnPage } from './drawer/use-why-on-page.js';
 import { useDrawer } from './drawer/use-drawer.js';
 import { useDrawerKeys } from './drawer/use-drawer-keys.js';
 import { useFindings } from './drawer/use-findings.js';
@@ -90,6 +92,13 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   useDrawerKeys(drawer.onTab);
   const { ghost, point } = useGhost(dryRuns, spoken, address);
   useGhostPage(frame, dryRun, ghost, hueOnPage, point);
+  useWhyOnPage({
+    ...{ frame, dryRuns, address, isReady: dryRun !== null },
+    lens: spoken,
+    labelOf: (key) => labelIn(lens, source, key),
+    hueOf: hueOnPage,
+    onPress: (id) => drawer.tab === 'why' && drawer.onFind(id),
+  });
   const requests = useRequests(slug, address, saves, frame);
   const findings = useFindings(dryRuns, lens);
   useFrameScheme(frame, dryRun !== null, spoken.look);

@@ -44,7 +44,7 @@ export class ServerDryRuns implements DryRuns {
   }
 
   async see<K extends SightName>({ name, ...what }: Sight<K>, signal: AbortSignal): Promise<Sights[K]['seen']> {
-    return this.#looks[name](what as never, signal) as Promise<Sights[K]['seen']>;
+    return this.#looks[name](what, signal);
   }
 
   /** Each look has a route of its own, which says what it takes and gives. */

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { countOf, figure } from '../../shared/figures.js';
 import { hueAttribute } from '../../shared/seed.js';
 import { hideZeros } from '../edits.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 import { useSight } from './use-sight.js';
 
 /** Pairs of choices that visitors can make and that find nothing: to be looked for, since that may take a while. */

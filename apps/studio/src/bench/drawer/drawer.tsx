@@ -1,12 +1,8 @@
-import type { DryRun, Lens } from '@ivy/core';
-import { facetLabel } from '@ivy/core';
-import type { SourceView } from '@ivy/client';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import type { DryRuns } from '../../dry-run/dry-runs.js';
 import { figure } from '../../shared/figures.js';
-import type { Ghost } from '../ghost/use-ghost.js';
 import { FindingsTab } from './findings-tab.js';
+import { labelIn, type DrawerParts } from './parts.js';
 import { KeptOut } from './kept-out.js';
 import type { BenchFinding } from './use-findings.js';
 import { RequestsTab } from './requests-tab.js';
@@ -14,22 +10,6 @@ import { SieveTab } from './sieve-tab.js';
 import type { Requests } from './use-requests.js';
 import { drawerTabs, highest, lowest, type DrawerState, type DrawerTab } from './use-drawer.js';
 import { WhyTab } from './why-tab.js';
-
-/** What all tabs of the drawer are told. */
-export interface DrawerParts {
-  lens: Lens;
-  source: SourceView;
-  address: string;
-  dryRun: DryRun | null;
-  dryRuns: DryRuns;
-  ghost: Ghost | null;
-  hues: ReadonlyMap<string, number>;
-  /** What a facet is called. */
-  labelOf: (key: string) => string;
-  onGo: (address: string) => void;
-  onFocus: (key: string) => void;
-  onEdit: (lens: Lens) => void;
-}
 
 interface Props extends Omit<DrawerParts, 'labelOf'> {
   state: DrawerState;
@@ -45,13 +25,7 @@ const names: Record<DrawerTab, string> = { sieve: 'Sieve', why: 'Why', requests:
 export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
   const { lens, source, dryRun } = rest;
   const { tab, height, onTab } = state;
-  const parts: DrawerParts = {
-    ...rest,
-    labelOf: (key) => {
-      const facet = lens.facets.find((one) => one.key === key);
-      return facet ? facetLabel(facet, source.fields, lens) : key;
-    },
-  };
+  const parts: DrawerParts = { ...rest, labelOf: (key) => labelIn(lens, source, key) };
   const facts: Record<DrawerTab, ReactNode> = {
     sieve: dryRun && `${figure(dryRun.answer.total)} → ${figure(dryRun.answer.matched)}`,
     why: dryRun && `${figure(dryRun.answer.total - dryRun.answer.matched)} left out`,
@@ -120,7 +94,7 @@ export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
           className="relative min-w-0 flex-1 overflow-hidden"
         >
           {tab === 'sieve' && <SieveTab {...parts} />}
-          {tab === 'why' && <WhyTab {...parts} />}
+          {tab === 'why' && <WhyTab {...parts} text={state.find} onText={state.onFind} />}
           {tab === 'requests' && <RequestsTab requests={requests} />}
           {tab === 'findings' && <FindingsTab {...parts} {...{ findings, onPlace }} />}
         </div>

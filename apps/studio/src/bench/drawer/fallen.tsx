@@ -1,6 +1,6 @@
 import { Failed } from '../../shared/states.js';
 import { figure } from '../../shared/figures.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 import { SeedsOf } from './seeds-of.js';
 import { useSight } from './use-sight.js';
 

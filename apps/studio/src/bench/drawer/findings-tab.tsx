@@ -1,7 +1,7 @@
 import { ArrowRight, TriangleAlert } from 'lucide-react';
 import { hueAttribute, Seed } from '../../shared/seed.js';
 import { DeadEnds } from './dead-ends.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 import type { BenchFinding } from './use-findings.js';
 
 interface Props extends DrawerParts {

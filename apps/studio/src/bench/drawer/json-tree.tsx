@@ -12,7 +12,7 @@ export function JsonTree({ value, name, isOpen = true }: { value: unknown; name?
       </div>
     );
   }
-  const entries = Object.entries(value);
+  const entries: [string, unknown][] = Object.entries(value);
   const [open, close] = Array.isArray(value) ? ['[', ']'] : ['{', '}'];
   return (
     <details open={isOpen} className="mono ps-4 text-[12.5px]">

@@ -1,6 +1,6 @@
 import { figure } from '../../shared/figures.js';
 import { hueAttribute, Seed } from '../../shared/seed.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 
 /** How many posts each facet keeps out by itself, to scale. */
 export function KeptOut({ dryRun, hues, labelOf }: DrawerParts) {

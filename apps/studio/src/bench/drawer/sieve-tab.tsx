@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useCallback, useState } from 'react';
 import { countOf, figure } from '../../shared/figures.js';
 import { hueAttribute, Seed } from '../../shared/seed.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 import { Fallen } from './fallen.js';
 import { layOut, type Mesh, type MeshCounts } from './sieve-layout.js';
 
@@ -200,9 +200,13 @@ function MeshWords({ mesh, label, hue, bottom, isOpen, onFocus, onFallen }: Word
           <Seed hue={hue} open={isNew} />
           <b className="truncate text-[13.5px] font-semibold">{label}</b>
         </button>
-        <p className="ms-[19px] truncate text-[12.5px] text-ink-2" aria-hidden="true">
+        <p
+          className="truncate text-[12.5px] text-ink-2"
+          aria-hidden="true"
+          title={`By itself it leaves ${figure(counts.alone)}; without it ${figure(counts.back)} come back`}
+        >
           alone {figure(counts.alone)}
-          {would((one) => one.alone)} · without it <b className="font-semibold text-hue-text">+{figure(counts.back)}</b>
+          {would((one) => one.alone)} · without <b className="font-semibold text-hue-text">+{figure(counts.back)}</b>
           {would((one) => one.back)}
         </p>
       </div>

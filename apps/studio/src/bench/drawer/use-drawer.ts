@@ -24,11 +24,15 @@ export interface DrawerState {
   /** Opens a tab, whatever is open. */
   show: (tab: DrawerTab) => void;
   onHeight: (height: number) => void;
+  /** What is looked for in Why: a part of a title, or an id. */
+  find: string;
+  onFind: (text: string) => void;
 }
 
 /** What of the drawer is open, and how high: each tab as it was left in this tab of the browser. */
 export function useDrawer(): DrawerState {
   const [kept, setKept] = useState(read);
+  const [find, onFind] = useState('');
   const keep = (next: Kept) => {
     setKept(next);
     try {
@@ -38,6 +42,7 @@ export function useDrawer(): DrawerState {
     }
   };
   return {
+    ...{ find, onFind },
     tab: kept.tab,
     height: kept.tab === null ? 0 : kept.heights[kept.tab],
     onTab: (tab) => keep({ ...kept, tab: kept.tab === tab ? null : tab }),

@@ -11,25 +11,27 @@ export interface Seen<K extends SightName> {
   problem: Error | null;
 }
 
+/** What came of looking, and for which question. */
+interface Came<K extends SightName> extends Pick<Seen<K>, 'seen' | 'problem' | 'share'> {
+  answered: string | null;
+}
+
 /** Looks at a lens, again whenever what is asked changes. What was seen before stays until then. */
 export function useSight<K extends SightName>(dryRuns: DryRuns, sight: Sight<K> | null): Seen<K> {
-  const [state, setState] = useState<Seen<K>>({ seen: null, isLooking: sight !== null, share: null, problem: null });
+  const [came, setCame] = useState<Came<K>>({ seen: null, problem: null, share: null, answered: null });
   const asked = sight && JSON.stringify(sight);
   useEffect(() => {
     if (asked === null) return;
     const left = new AbortController();
-    const what = JSON.parse(asked) as Sight<K>;
-    setState((before) => ({ ...before, isLooking: true, share: null }));
+    const come = (next: Partial<Came<K>>) => {
+      if (!left.signal.aborted) setCame((before) => ({ ...before, share: null, ...next }));
+    };
     dryRuns
-      .see(what, left.signal, (share) => setState((before) => ({ ...before, share })))
-      .then((seen) => {
-        if (!left.signal.aborted) setState({ seen, isLooking: false, share: null, problem: null });
-      })
-      .catch((problem: unknown) => {
-        if (!left.signal.aborted)
-          setState((before) => ({ ...before, isLooking: false, share: null, problem: problem as Error }));
-      });
+      .see(JSON.parse(asked) as Sight<K>, left.signal, (share) => come({ share }))
+      .then((seen) => come({ seen, problem: null, answered: asked }))
+      .catch((problem: unknown) => come({ problem: problem as Error, answered: asked }));
     return () => left.abort();
   }, [dryRuns, asked]);
-  return state;
+  const { seen, problem, share, answered } = came;
+  return { seen, problem, isLooking: asked !== null && answered !== asked, share: answered === asked ? null : share };
 }

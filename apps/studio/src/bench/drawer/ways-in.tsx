@@ -1,7 +1,7 @@
 import type { NearPost, WayIn } from '@ivy/core';
 import { figure } from '../../shared/figures.js';
 import { useGhosting } from '../ghost/ghosting.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 import { useSight } from './use-sight.js';
 
 /** How to let a post in, each way with how many others would come; what it would change is seen before it is pressed. */

@@ -5,7 +5,7 @@ import { figure } from '../../shared/figures.js';
 import { FindBox } from '../../shared/find-box.js';
 import { hueAttribute, Seed } from '../../shared/seed.js';
 import { Failed } from '../../shared/states.js';
-import type { DrawerParts } from './drawer.js';
+import type { DrawerParts } from './parts.js';
 import { useSight } from './use-sight.js';
 import { WaysIn } from './ways-in.js';
 
@@ -13,10 +13,9 @@ import { WaysIn } from './ways-in.js';
 const steps = ['Shown', 'One step away', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight'];
 
 /** Why posts are shown or not: each facet with a choice a column, the posts that miss by least first. */
-export function WhyTab(props: DrawerParts) {
+export function WhyTab({ text, onText, ...props }: DrawerParts & { text: string; onText: (text: string) => void }) {
   const { lens, address, dryRun, dryRuns } = props;
   const [failing, setFailing] = useState(1);
-  const [text, setText] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const isFinding = text.trim() !== '';
   const active = dryRun?.sieve.facets.length ?? 0;
@@ -34,7 +33,7 @@ export function WhyTab(props: DrawerParts) {
           width={210}
           most={200}
           value={text}
-          onFind={setText}
+          onFind={onText}
         />
         {!isFinding && seen && <Distances {...{ seen, at, active }} onPick={setFailing} />}
         {isFinding && seen && (

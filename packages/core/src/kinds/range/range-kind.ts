@@ -116,7 +116,7 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
         columnsOf(index, locale, facet),
         own.endsOf(selection),
         own.words,
-        (end, value) => ({ ...selection, [end]: own.written(value) }) as Selection,
+        (end, value) => ({ ...selection, [end]: own.written(value) }),
       ),
     offered: (index, _facet, { ordered: [start] }) => ({
       posts: PostSet.ofBits(index.size, start!.filled),

@@ -2,14 +2,14 @@ import { prepareAnswer } from '../answer/prepare-answer.js';
 import { prewarmColumns } from '../answer/prewarm.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import type { Steps } from '../engine/base/steps.js';
-import { readQuestion } from '../dry-run/dry-run.js';
+import { readQuestion } from './dry-run.js';
 import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
-import { crossTable, type CrossTable } from './cross-table.js';
-import { deadEndsShown, prepareDeadEnds, type DeadEnds } from './dead-ends.js';
-import { prepareFindings, type LensFinding } from './lens-findings.js';
-import { nearest, type Nearest, type Wanted } from './nearest.js';
-import { waysIn, type WayIn } from './ways-in.js';
+import { crossTable, type CrossTable } from '../why/cross-table.js';
+import { deadEndsShown, prepareDeadEnds, type DeadEnds } from '../why/dead-ends.js';
+import { prepareFindings, type LensFinding } from '../why/lens-findings.js';
+import { nearest, type Nearest, type Wanted } from '../why/nearest.js';
+import { waysIn, type WayIn } from '../why/ways-in.js';
 
 /** What the Bench asks of a lens at an address beside its answer: by name, what is said and what comes back. */
 export interface Sights {
