@@ -1,4 +1,4 @@
-// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page] [intake] [terms]: the engine beside what one would write by hand and beside
+// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page] [intake] [terms] [sights]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. The run stops if any two disagree. Ratios within a run are what counts; times are
 // this machine's.
 import {
@@ -20,13 +20,16 @@ import { lensConfig, makeAddresses, makeCollection, makeSearches } from './posts
 import { measureBench } from './on-bench.mjs';
 import { measurePage } from './on-page.mjs';
 import { measureServer } from './served.mjs';
+import { measureSights } from './sights.mjs';
 import { compareRows, loadPosts, statements } from './sql.mjs';
 import { quantiles, ready, timeOf, withShare } from './timing.mjs';
 
 const sizes = { '10k': 10_000, '50k': 50_000, '100k': 100_000, '1m': 1_000_000 };
 const words = process.argv.slice(2);
 const asked = words.filter((word) => word in sizes);
-const only = words.filter((word) => ['engine', 'sql', 'http', 'worker', 'page', 'intake', 'terms'].includes(word));
+const only = words.filter((word) =>
+  ['engine', 'sql', 'http', 'worker', 'page', 'intake', 'terms', 'sights'].includes(word),
+);
 const wants = (part) => only.length === 0 || only.includes(part);
 const read = readLens(lensConfig);
 if (!read.ok) throw new Error(JSON.stringify(read.problems));
@@ -41,7 +44,7 @@ const manySearches = 3000;
 /** How often PostgreSQL and the engine take turns: a few minutes of a machine that others use too tell more than some seconds. */
 const turns = 8;
 
-const isPageAlone = only.length > 0 && only.every((part) => ['page', 'intake', 'terms'].includes(part));
+const isPageAlone = only.length > 0 && only.every((part) => ['page', 'intake', 'terms', 'sights'].includes(part));
 for (const name of isPageAlone ? [] : asked.length > 0 ? asked : ['10k', '100k']) {
   // the server and the worker are asked for one set alone
   for (const correlated of wants('engine') || wants('sql') ? [false, true] : [false]) {
@@ -73,6 +76,17 @@ if (wants('terms')) {
       `  ${changed} posts changed: ${ms(first.live)} the first time, then ${again.map(({ live }) => ms(live)).join(', ')}; answers meanwhile ${ms(waits.half)} at half, p99 ${ms(waits.p99)} of ${waits.count}`,
     );
     console.log(`  merged ${ms(of.merge.live)}, moved ${ms(of.move.live)}, two changes undone ${ms(of.undo.live)}`);
+  }
+}
+
+if (wants('sights')) {
+  for (const name of asked.length > 0 ? asked : ['100k']) {
+    const of = await measureSights(makeCollection(sizes[name], true), lensConfig);
+    const times = ({ p50, p95 }) => `${ms(p50)}, p95 ${ms(p95)}`;
+    console.log(`\n${name} posts looked at from the Bench`);
+    console.log(`  what a choice would change ${times(of.ghost)}`);
+    console.log(`  posts one step away ${times(of.near)}; found by their title ${times(of.found)}`);
+    console.log(`  findings ${ms(of.findings)}; dead ends of ${of.pairs} pairs ${ms(of.deadEnds)}`);
   }
 }
 

@@ -1,4 +1,6 @@
-import { termsOfPost, type TermColumn } from '../../engine/columns/term-column.js';
+import { hasBit } from '../../engine/base/bits.js';
+import { lowerBound } from '../../engine/base/bounds.js';
+import { postsUnder, termsOfPost, type TermColumn } from '../../engine/columns/term-column.js';
 import { slugsOf, type Selection } from '../../model/selection.js';
 
 import { listed, type Admission, type Miss, type Misses } from '../miss.js';
@@ -11,6 +13,8 @@ export function termMisses(column: TermColumn, selection: Selection, match: Term
   const chosen = slugsOf(selection).flatMap((slug) => column.numbers.get(slug) ?? []);
   const steps = chosen.map((wanted) => stepsTo(column, wanted));
   const label = (t: number) => column.terms[t]!.label;
+  /** By chosen term: how far each post is from it. Worked out of the posts of terms, since many posts are asked for at once. */
+  let measured: Float64Array[] | undefined;
 
   /** Of the lowest terms of a post, the one nearest to a chosen term that the post lacks. */
   const nearestOf = (own: readonly number[]): { by: number | null; term: number | null } => {
@@ -57,7 +61,13 @@ export function termMisses(column: TermColumn, selection: Selection, match: Term
       return names.length > 2 ? `${names[0]} +${names.length - 1}` : names.join(', ');
     },
     admit,
-    by: (post) => nearestOf(termsOfPost(column, post)).by,
+    by: (post) => {
+      measured ??= chosen.map((_, i) => stepsOfPosts(column, steps[i]!));
+      let by = Infinity;
+      for (let i = 0; i < chosen.length; i++)
+        if (!holdsPost(column, chosen[i]!, post)) by = Math.min(by, measured[i]![post]!);
+      return by === Infinity ? null : by;
+    },
     passed: (post) => {
       const own = termsOfPost(column, post);
       return `It has ${listed(chosen.filter((t) => own.includes(t)).map(label))}.`;
@@ -84,6 +94,29 @@ function slugsIn(column: TermColumn, terms: readonly number[]): string[] {
 function isUnder(column: TermColumn, term: number, above: number): boolean {
   for (let t = column.parents[term]!; t >= 0; t = column.parents[t]!) if (t === above) return true;
   return false;
+}
+
+/** How many steps each post is from a term, by the nearest of its own lowest terms. O(posts under all terms). */
+function stepsOfPosts(column: TermColumn, steps: (from: number) => number): Float64Array {
+  const found = new Float64Array(column.size).fill(Infinity);
+  const below = column.terms.map((): number[] => []);
+  column.parents.forEach((parent, t) => below[parent]?.push(t));
+  for (let t = 0; t < column.terms.length; t++) {
+    const by = steps(t);
+    const children = below[t]!;
+    for (const post of postsUnder(column, [t]).list) {
+      if (by < found[post]! && !children.some((child) => holdsPost(column, child, post))) found[post] = by;
+    }
+  }
+  return found;
+}
+
+/** Whether a post stands under a term. */
+function holdsPost({ sets, postings }: TermColumn, term: number, post: number): boolean {
+  const set = sets[term];
+  if (set) return hasBit(set, post);
+  const list = postings[term];
+  return list !== undefined && list !== null && list[lowerBound(list, post)] === post;
 }
 
 /** Those of a post’s terms that have none of the others below them. */
