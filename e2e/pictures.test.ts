@@ -58,21 +58,6 @@ async function fillCabinet(): Promise<void> {
   }
 }
 
-/** Releases a copy of the demo's lens that looks otherwise. */
-async function releaseLook(slug: string, look: object): Promise<void> {
-  const lenses = `${stage.studio}/api/v1/lenses`;
-  const post = (path: string, body: object) =>
-    fetch(`${lenses}${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-  const { draft } = (await (await fetch(`${lenses}/field-notes`)).json()) as { draft: { look: object } };
-  const config = { ...draft, look: { ...draft.look, ...look } };
-  await post('', { name: 'Field notes', slug, source: 'orrin-field-notes', config });
-  await post(`/${slug}/releases`, {});
-}
-
 interface View {
   name: string;
   path: string;
@@ -105,17 +90,26 @@ const views: View[] = [
     },
   },
   {
-    name: 'bench-look',
-    path: '/lenses/field-notes',
+    name: 'bench-why',
+    path: '/lenses/field-notes?habitat=mudflat,reedbed&observed=2026-03-01/2026-05-31&q=tern',
     prepare: async () => {
-      await openCopy('lantern');
-      await resultsOf('Look', 'Light or dark');
-      await browser.press('[aria-label=Preset] button', 'Lantern');
-      await browser.inFrame(() =>
-        browser.until('the page is dark', () =>
-          browser.run(`return getComputedStyle(document.body).backgroundColor === 'rgb(20, 24, 27)'`),
-        ),
-      );
+      await cardsInFrame();
+      await browser.press('[role=tab]', 'Why');
+      await browser.press('#drawer-panel tbody button');
+      await browser.untilText('#drawer-panel', 'To let it in');
+      // what the way in would change is shown while it has the focus
+      await browser.run(`document.querySelector('#drawer-panel tbody tr:nth-child(2) button').focus()`);
+      await browser.untilText('section[aria-label=Address]', '→');
+    },
+  },
+  {
+    name: 'bench-findings',
+    path: '/lenses/field-notes?kind=survey',
+    prepare: async () => {
+      await cardsInFrame();
+      await browser.press('[role=tab]', 'Findings');
+      await browser.press('#drawer-panel button', 'Look for them');
+      await browser.untilText('#drawer-panel', 'Most within reach');
     },
   },
   {
@@ -162,15 +156,6 @@ const views: View[] = [
     path: '/notices?habitat=Lagoon,Mudflat',
     onSite: true,
     prepare: () => browser.find('[data-ivy-state=ready]'),
-  },
-  {
-    name: 'table',
-    path: '/l/field-notes',
-    prepare: async () => {
-      await releaseLook('table', { arrangement: 'table' });
-      await browser.go(`${stage.studio}/l/table?habitat=mudflat,reedbed`);
-      await browser.find('.ivy-row');
-    },
   },
   {
     name: 'replace',
@@ -229,15 +214,6 @@ async function resultsOf(tab: string, words: string): Promise<void> {
   await browser.press('[aria-label=Outline] button', 'Cards, order and pages');
   await browser.press('[role=tab]', tab);
   await browser.untilText('[aria-label=Wiring]', words);
-}
-
-/** Opens the Bench of a copy, so that what is done to it is in no other picture. */
-async function openCopy(slug: string, search = ''): Promise<void> {
-  const lenses = `${stage.studio}/api/v1/lenses`;
-  const { draft } = (await (await fetch(`${lenses}/field-notes`)).json()) as { draft: object };
-  const body = JSON.stringify({ name: 'Field notes', slug, source: 'orrin-field-notes', config: draft });
-  await fetch(lenses, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
-  await browser.go(`${stage.studio}/lenses/${slug}${search}`);
 }
 
 /** The tray with the field that has near-twins in hand. */

@@ -193,7 +193,7 @@ function leaveOut(): Plugin {
 
 /** What only those ask a kind of facet for who work on a lens. */
 const ofTheStudio = new Set(
-  'noun texts valueForm frame compact find misses offered takesMatch changed problems warnings suits canShow changes settings why written fieldNoun types of'.split(
+  'noun texts valueForm frame compact find misses takesMatch changed problems warnings suits canShow changes settings why written fieldNoun types of'.split(
     ' ',
   ),
 );

@@ -118,7 +118,6 @@ export { look, type SightName, type Sights } from './dry-run/sights.js';
 export * from './why/explain.js';
 export * from './why/nearest.js';
 export * from './why/ways-in.js';
-export * from './why/preview.js';
 export { type FacetReason } from './why/judge.js';
 export { type Miss } from './kinds/miss.js';
 export * from './why/sieve.js';

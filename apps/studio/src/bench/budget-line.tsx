@@ -61,7 +61,7 @@ export function BudgetLine({ slug, frame, address, saves, width }: Props) {
           )}
         </span>
       )}
-      <span className="ms-auto whitespace-nowrap">{countOf(requests, 'request')}</span>
+      <span className="ms-auto whitespace-nowrap max-[1120px]:hidden">{countOf(requests, 'request')}</span>
     </div>
   );
 }

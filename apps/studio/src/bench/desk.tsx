@@ -105,7 +105,7 @@ export function Desk(props: Props) {
             className="flex h-[27px] items-center gap-1.5 rounded-[3px] border border-transparent px-2 text-[13px] text-ink-2 aria-pressed:border-rule-2 aria-pressed:bg-raised aria-pressed:font-semibold aria-pressed:text-ink"
             onClick={() => onWidth(preset.width)}
           >
-            <preset.Icon size={15} aria-hidden="true" /> {preset.name}{' '}
+            <preset.Icon size={15} aria-hidden="true" /> <span className="max-[1120px]:sr-only">{preset.name}</span>{' '}
             <span className="mono text-[12px] font-normal text-ink-3">{preset.width}</span>
           </button>
         ))}

@@ -1,8 +1,9 @@
 import { countMatched } from '../answer/answer.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import { kindOf } from '../kinds/kinds.js';
+import type { SettingChange } from '../kinds/setting-change.js';
+import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
-import { withSetting } from '../why/preview.js';
 
 /** Results with the same choices under each way of matching: known before it is set. */
 export interface MatchEffect {
@@ -20,4 +21,12 @@ export function matchEffects(index: PostIndex, query: Query): Record<string, Mat
     effects[facet.key] = { any: matched('any'), all: matched('all') };
   }
   return effects;
+}
+
+/** A lens with a setting changed. */
+function withSetting(lens: Lens, change: SettingChange): Lens {
+  const facets = lens.facets.map((facet) =>
+    facet.key === change.facet ? kindOf(facet).changed(facet, change) : facet,
+  );
+  return { ...lens, facets };
 }

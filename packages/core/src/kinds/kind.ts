@@ -56,13 +56,6 @@ export interface FacetPlan extends Columns {
   readonly common: (KeptCounts | undefined)[];
 }
 
-/** What some choice in a facet would give. */
-export interface Offered {
-  posts: PostSet;
-  /** How many choices there are; null where they can't be listed. */
-  choices: number | null;
-}
-
 /** What a kind has whose selection is words to be found: posts are then ranked and marked by them. */
 export interface Finding<F> {
   /** The words it looks in. */
@@ -160,8 +153,6 @@ export interface FacetKind<F extends CommonConfig, A, S extends object = object>
 
   /** How posts stand to a choice, in words and measured. */
   readonly misses: (index: PostIndex, locale: Locale, facet: F, selection: Selection) => Misses;
-  /** What any choice in it would give. */
-  readonly offered: (index: PostIndex, facet: F, plan: FacetPlan) => Offered;
   /** Whether any and all can be distinguished in it. */
   readonly takesMatch: (facet: F) => boolean;
   /** The same facet with a setting changed; itself where it has no such setting. */

@@ -17,7 +17,7 @@ export function DeadEnds(props: DrawerParts) {
   return (
     <section aria-label="Dead ends" className="min-w-0 flex-1 overflow-y-auto px-3.5 py-2 pe-10">
       <div className="flex items-center gap-3">
-        <h3 className="remark text-[16px]">Dead ends</h3>
+        <h3 className="remark text-[16px] whitespace-nowrap">Dead ends</h3>
         {!isAsked && (
           <button type="button" className="button button-small" onClick={() => setAsked(true)}>
             Look for them

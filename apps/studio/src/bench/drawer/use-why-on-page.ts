@@ -90,6 +90,9 @@ function drawStrip(
   strip.className = 'ivy-why-strip';
   strip.setAttribute('aria-hidden', 'true');
   strip.style.cssText = stripStyle;
+  const word = strip.appendChild(page.createElement('i'));
+  word.textContent = 'Why';
+  word.style.fontWeight = '400';
   for (const { key, value } of post.facets) {
     const one = strip.appendChild(page.createElement('span'));
     const dot = one.appendChild(page.createElement('i'));

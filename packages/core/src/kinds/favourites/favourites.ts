@@ -51,7 +51,6 @@ export const favourites: FacetKind<FavouritesConfig, FavouritesFacetAnswer, { ma
     return { key, kind, label, visible, selected: selection?.type === 'posts' ? selection.ids : [] };
   },
   misses: () => unmeasured('It is marked.', 'It is not marked.'),
-  offered: (index) => ({ posts: PostSet.ofSpan(index.size, 0, index.size), choices: null }),
   takesMatch: () => false,
   changed: (facet) => facet,
   problems: () => [],

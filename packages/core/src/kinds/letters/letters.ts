@@ -11,7 +11,7 @@ import { counting, single, type Showing } from '../terms/config.js';
 import { findOptions } from '../terms/many-options.js';
 import { termMisses } from '../terms/misses.js';
 import { shownTerms } from '../terms/options.js';
-import { columnsOf, offeredTerms, passingTerms } from '../terms/parts.js';
+import { columnsOf, passingTerms } from '../terms/parts.js';
 import { readTerms, writeTerms } from '../terms/read.js';
 import { noValues } from '../terms/warnings.js';
 import { wrongType } from '../wrong-type.js';
@@ -62,7 +62,6 @@ export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
     findOptions(terms!, shown!, under.countsOf(terms!), chosen, text),
   misses: (index, locale, facet, selection) =>
     termMisses(letterColumn(index, letteringOf(locale, facet)), selection, facet.single ? 'one' : 'any'),
-  offered: (_index, _facet, plan) => offeredTerms(plan),
   takesMatch: () => false,
   changed: (facet, change) => ('field' in change ? { ...facet, field: change.field } : facet),
   problems: ({ field }, fields) => wrongType(fields, field, 'field', ['text'], 'a field of text'),

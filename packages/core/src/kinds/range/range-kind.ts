@@ -1,7 +1,6 @@
 import type { FieldDescription } from '../../fields/describe.js';
 import type { Counted } from '../../engine/index/counting.js';
 import type { PostIndex } from '../../engine/index/post-index.js';
-import { PostSet } from '../../engine/sets/post-set.js';
 import { postsWithin, type SortedColumn } from '../../engine/columns/sorted-column.js';
 import type { AnswerHead, Bucket } from '../../model/answer.js';
 import { packCounts, type CompactRange, type NumberCut } from '../../model/compact.js';
@@ -112,16 +111,10 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
       return range as CompactRange<string> | CompactRange<number>;
     },
     misses: (index, locale, facet, selection) =>
-      rangeMisses(
-        columnsOf(index, locale, facet),
-        own.endsOf(selection),
-        own.words,
-        (end, value) => ({ ...selection, [end]: own.written(value) }),
-      ),
-    offered: (index, _facet, { ordered: [start] }) => ({
-      posts: PostSet.ofBits(index.size, start!.filled),
-      choices: null,
-    }),
+      rangeMisses(columnsOf(index, locale, facet), own.endsOf(selection), own.words, (end, value) => ({
+        ...selection,
+        [end]: own.written(value),
+      })),
     takesMatch: () => false,
     // what ended by another field lasts no longer where that is the start now
     changed: (facet, change) => {

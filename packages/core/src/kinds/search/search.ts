@@ -59,11 +59,6 @@ export const searchKind: FacetKind<SearchConfig, SearchFacetAnswer> = {
     selection.type === 'search'
       ? searchMisses(index, facet, selection.text)
       : unmeasured('Nothing is searched for.', 'Nothing is searched for.'),
-  offered: (index, facet) => {
-    const { lengths } = textIndexOf(index, facet);
-    const worded = Uint32Array.from({ length: index.size }, (_, p) => p).filter((p) => lengths[p]! > 0);
-    return { posts: PostSet.ofList(index.size, worded), choices: null };
-  },
   takesMatch: () => true,
   changed: (facet, change) => {
     if ('match' in change) return { ...facet, words: change.match };

@@ -9,7 +9,7 @@ import { fewValues, maxValues, singleChoice } from '../notices.js';
 import { countChanges, labelChanges } from '../terms/changes.js';
 import { counting, labels } from '../terms/config.js';
 import { termMisses } from '../terms/misses.js';
-import { columnsOf, offeredTerms } from '../terms/parts.js';
+import { columnsOf } from '../terms/parts.js';
 import { noValues, oneTerm } from '../terms/warnings.js';
 import { wrongType } from '../wrong-type.js';
 
@@ -91,7 +91,6 @@ export const switchKind: FacetKind<SwitchConfig, SwitchFacetAnswer, Pick<SwitchC
     return { key: facet.key, kind: facet.kind, label, visible: facet.visible, selected, options };
   },
   misses: (index, _locale, { field }, selection) => termMisses(index.column(field), selection, 'switch'),
-  offered: (_index, _facet, plan) => offeredTerms(plan),
   takesMatch: () => false,
   changed: (facet, change) => ('field' in change ? { ...facet, field: change.field } : facet),
   problems: ({ field }, fields) => wrongType(fields, field, 'field', ['boolean'], 'a yes/no field'),

@@ -3,7 +3,7 @@ import { PostSet } from '../../engine/sets/post-set.js';
 import { postsUnder, type TermColumn } from '../../engine/columns/term-column.js';
 import type { Arena } from '../../engine/kernel/arena.js';
 import type { Selection } from '../../model/selection.js';
-import type { Columns, FacetPlan, Offered } from '../kind.js';
+import type { Columns } from '../kind.js';
 import type { Vocabulary } from './read.js';
 
 /** The terms of a field, as what a facet counts by. */
@@ -32,11 +32,4 @@ export function passingTerms(
   // a term that is not there at all leaves an "all" with nothing
   if (chosen.length < selection.terms.length) return PostSet.ofList(index.size, new Uint32Array(0));
   return chosen.map((term) => postsUnder(column, [term])).reduce((a, b) => a.and(b, arena));
-}
-
-/** The posts under all terms that may be chosen. */
-export function offeredTerms({ terms, shown }: Pick<FacetPlan, 'terms' | 'shown'>): Offered {
-  const column = terms!;
-  const offers = column.terms.flatMap((_, t) => ((shown?.shown[t] ?? 1) === 1 && column.sizes[t]! > 0 ? [t] : []));
-  return { posts: postsUnder(column, offers), choices: offers.length };
 }

@@ -13,7 +13,7 @@ import type { TermsConfig } from './config.js';
 import { findOptions } from './many-options.js';
 import { termMisses } from './misses.js';
 import { shownTerms } from './options.js';
-import { columnsOf, offeredTerms, passingTerms, vocabularyOf } from './parts.js';
+import { columnsOf, passingTerms, vocabularyOf } from './parts.js';
 import { readTerms, writeTerms } from './read.js';
 import { prepareLabelPlaces } from './term-order.js';
 import { termWarnings } from './warnings.js';
@@ -70,7 +70,6 @@ export function termsKind<F extends Config, S extends object = object>(
       findOptions(terms!, shown!, under.countsOf(terms!), chosen, text),
     misses: (index, _locale, facet, selection) =>
       termMisses(index.column(facet.field), selection, isSingle(facet) ? 'one' : facet.match),
-    offered: (_index, _facet, plan) => offeredTerms(plan),
     takesMatch: (facet) => !isSingle(facet),
     changed: (facet, change) => {
       if ('match' in change) return { ...facet, match: change.match };
