@@ -84,6 +84,8 @@ const views: View[] = [
     name: 'bench-card',
     path: '/lenses/field-notes',
     prepare: async () => {
+      // the specimens want the room of the drawer
+      await browser.press('#drawer-sieve');
       await resultsOf('Card', 'Summary');
       await browser.press('[data-part-row]', 'Summary');
       await browser.untilText('[aria-label=Wiring]', 'Characters at most');

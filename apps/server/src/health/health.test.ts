@@ -24,6 +24,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/deleted',
     '/api/v1/deleted/{id}/restore',
     '/api/v1/demo',
+    '/api/v1/events',
     '/api/v1/health',
     '/api/v1/jobs/{id}',
     '/api/v1/jobs/{id}/events',

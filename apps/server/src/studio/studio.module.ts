@@ -1,11 +1,13 @@
 import { Module } from '@nestjs/common';
 import { DeliveryModule } from '../delivery/delivery.module.js';
+import { SharedModule } from '../shared/shared.module.js';
 import { AboutController } from './about/about.controller.js';
 import { IntakeModule } from './intake/intake.module.js';
 import { LensesModule } from './lenses/lenses.module.js';
 import { CheckModule } from './check/check.module.js';
 import { DemoController } from './demo/demo.controller.js';
 import { DeletedModule } from './deleted/deleted.module.js';
+import { EventsController } from './events/events.controller.js';
 import { FieldsModule } from './fields/fields.module.js';
 import { MatchModule } from './match/match.module.js';
 import { PagesModule } from './pages/pages.module.js';
@@ -18,6 +20,7 @@ import { SourcesModule } from './sources/sources.module.js';
 /** What whoever works on sources and lenses asks for. All of it is behind the guard. */
 @Module({
   imports: [
+    SharedModule,
     DeliveryModule,
     IntakeModule,
     SourcesModule,
@@ -30,6 +33,6 @@ import { SourcesModule } from './sources/sources.module.js';
     RunsModule,
     DeletedModule,
   ],
-  controllers: [AboutController, DemoController, PreviewController, FrameController],
+  controllers: [AboutController, DemoController, EventsController, PreviewController, FrameController],
 })
 export class StudioModule {}

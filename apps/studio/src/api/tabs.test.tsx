@@ -93,3 +93,34 @@ test('who no longer listens hears nothing, and a browser without channels does w
   await settle();
   expect(asked).toEqual(['/api/v1/sources/notes']);
 });
+
+test('what the server tells is asked for anew, here and in the other tabs; a lens is none of it', async () => {
+  stop();
+  const opened: EventTarget[] = [];
+  let isShut = false;
+  class Events extends EventTarget {
+    constructor(readonly url: string) {
+      super();
+      opened.push(this);
+    }
+    close(): void {
+      isShut = true;
+    }
+  }
+  Object.assign(globalThis, { EventSource: Events });
+  Object.assign(navigator, { locks: { request: (_name: string, _how: object, work: () => Promise<void>) => work() } });
+  stop = hearTabs();
+  await drawn();
+  const say = async (change: object) => {
+    opened[0]!.dispatchEvent(new MessageEvent('message', { data: JSON.stringify(change) }));
+    await act(() => new Promise((done) => setTimeout(done, 200)));
+  };
+  await say({ kind: 'lens', slug: 'notes' });
+  expect(asked).toEqual([]);
+  await say({ kind: 'source', id: 'x' });
+  expect(asked).toEqual(['/api/v1/sources/notes']);
+  stop();
+  expect(isShut).toBe(true);
+  Reflect.deleteProperty(globalThis, 'EventSource');
+  Reflect.deleteProperty(navigator, 'locks');
+});

@@ -38,6 +38,9 @@ import { Thread } from './thread.js';
 import { usePreview } from './use-preview.js';
 import { useSaving } from './use-saving.js';
 
+/** How high, in CSS pixels, a window is that has room for the page, the specimens and the drawer. */
+const roomForBoth = 860;
+
 /** Where a lens is made: the live page in the middle, its address above, its parts beside it. */
 export function BenchPage() {
   const { slug = '' } = useParams();
@@ -163,6 +166,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
                       name={loaded.name}
                       look={spoken.look}
                       cardWidth={cardWidthAt(spoken.look, width)}
+                      startsOpen={drawer.tab === null || innerHeight >= roomForBoth}
                     />
                   )
                 }

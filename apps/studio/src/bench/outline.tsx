@@ -122,7 +122,7 @@ export function Outline({
         className={`flex h-[27px] shrink-0 items-center gap-2 ps-3.5 pe-3.5 text-start font-medium ${focus === null ? 'bg-ivy-soft text-ivy' : 'hover:bg-sunk'}`}
         onClick={() => onFocus(null)}
       >
-        Cards, order and pages
+        <span className="truncate">Cards, order and pages</span>
         <span className="leader" aria-hidden="true" />
         <span className="text-[12.5px] text-ink-3">
           {pagingOf(lens.paging).hasSize ? `${lens.paging.size}` : 'all'}

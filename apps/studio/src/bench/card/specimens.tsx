@@ -12,6 +12,8 @@ interface Props {
   dryRun: DryRun | null;
   /** CSS pixels a card of the live page is wide. */
   cardWidth: number;
+  /** Whether they are folded out at first: where there is room for them. */
+  startsOpen?: boolean;
 }
 
 const names: Record<SpecimenKind, string> = {
@@ -29,8 +31,8 @@ const between = 24;
 const largest = 0.66;
 
 /** Cards of the posts that strain them most, drawn as the page draws them, so that what breaks is seen beforehand. */
-export function Specimens({ slug, name, look, dryRun, cardWidth }: Props) {
-  const [isOpen, setOpen] = useState(true);
+export function Specimens({ slug, name, look, dryRun, cardWidth, startsOpen = true }: Props) {
+  const [isOpen, setOpen] = useState(startsOpen);
   const count = dryRun?.specimens.length ?? 0;
   if (count === 0) return null;
   return (

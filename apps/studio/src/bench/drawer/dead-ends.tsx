@@ -1,5 +1,6 @@
-import type { CrossTable, DeadEnds as Found } from '@ivy/core';
-import { useState } from 'react';
+import { holdsTerms, type CrossTable, type DeadEnds as Found } from '@ivy/core';
+import { Fragment, useState } from 'react';
+import { Link } from 'react-router';
 import { countOf, figure } from '../../shared/figures.js';
 import { hueAttribute } from '../../shared/seed.js';
 import { hideZeros } from '../edits.js';
@@ -96,6 +97,7 @@ function Between({ found, ...props }: DrawerParts & { found: Found }) {
               </li>
             ))}
           </ul>
+          <Help {...props} facets={chosen.facets} />
           {hidden ? (
             <p className="mt-2 flex flex-wrap items-center gap-2 text-[13.5px]">
               <button type="button" className="button button-small" onClick={() => onEdit(hidden)}>
@@ -109,6 +111,40 @@ function Between({ found, ...props }: DrawerParts & { found: Found }) {
         </div>
       </div>
     </>
+  );
+}
+
+/** What else keeps visitors from a dead end: fewer terms, or one facet that follows what is chosen in the other. */
+function Help({ lens, source, labelOf, onFocus, facets }: DrawerParts & { facets: [string, string] }) {
+  const keys = [...new Set(facets)];
+  const shaped = lens.facets.flatMap((facet) =>
+    keys.includes(facet.key) &&
+    'field' in facet &&
+    source.fields.some((one) => one.key === facet.field && holdsTerms(one))
+      ? [facet]
+      : [],
+  );
+  return (
+    <p className="mt-2 text-[13.5px] text-ink-2">
+      {shaped.length > 0 && (
+        <>
+          Merge terms of{' '}
+          {shaped.map(({ key, field }, i) => (
+            <Fragment key={key}>
+              {i > 0 && ' or '}
+              <Link className="link" to={`/sources/${source.slug}/terms/${encodeURIComponent(field)}`}>
+                {labelOf(key)}
+              </Link>
+            </Fragment>
+          ))}
+          , or{' '}
+        </>
+      )}
+      <button type="button" className="link" onClick={() => onFocus(keys.at(-1)!)}>
+        show {labelOf(keys.at(-1)!)} in another way
+      </button>
+      .
+    </p>
   );
 }
 

@@ -1,4 +1,5 @@
 import type { Answer, DryRun } from '@ivy/core';
+import { chipsOf } from './choice-under.js';
 
 /** The one look of what would change: dashed in the hue of the facet it is about. It never moves anything. */
 const sheet = `
@@ -8,7 +9,6 @@ const sheet = `
 label[data-ghost] input, button[data-ghost] { outline: 2px dashed var(--ghost) !important; outline-offset: 2px; }
 .ivy-chip[data-ghost] { outline: 2px dashed var(--ghost); outline-offset: 1px; text-decoration: line-through; opacity: 0.7; }
 .ivy-card[data-ghost='goes'] { outline: 2px dashed var(--ghost); outline-offset: 3px; opacity: 0.45; }
-.ivy-card[data-ghost='comes'] { outline: 2px dashed var(--ghost); outline-offset: 3px; }
 .ivy-histogram span[data-ghost] { background-image: repeating-linear-gradient(45deg, var(--ghost) 0 1.5px, transparent 1.5px 4px) !important; }
 `;
 
@@ -37,9 +37,17 @@ export function drawGhost(page: Document, before: DryRun, after: DryRun, hue: st
     const was = before.answer.facets.find(({ key }) => key === facet.key);
     if (place && was) markOptions(place, was, facet, mark);
   }
-  const stay = new Set(after.answer.items.map(({ id }) => id));
+  const left = new Set(chipsOf(after)?.chips.map(({ key }) => key));
+  const chips = chipsOf(before)?.chips ?? [];
+  for (const list of page.querySelectorAll('.ivy-chips')) {
+    const drawn = list.querySelectorAll('.ivy-chip');
+    chips.forEach(({ key }, i) => {
+      if (!left.has(key)) mark(drawn[i] ?? null, 'data-ghost', 'goes');
+    });
+  }
+  const going = goingPosts(before.answer, after.answer);
   for (const card of page.querySelectorAll<HTMLElement>('.ivy-card[data-post]'))
-    if (!stay.has(card.dataset.post!)) mark(card, 'data-ghost', 'goes');
+    if (going.has(card.dataset.post!)) mark(card, 'data-ghost', 'goes');
   return () => {
     style.remove();
     page.documentElement.style.removeProperty('--ghost');
@@ -48,6 +56,17 @@ export function drawGhost(page: Document, before: DryRun, after: DryRun, hue: st
       element.removeAttribute('data-ghost-figure');
     }
   };
+}
+
+/**
+ * Posts of a page that would not match any more, as far as the page after it tells: one that is not there may stand further
+ * down. It does not where all that match are there, or one that stood behind it in the same order still is.
+ */
+export function goingPosts(before: Answer, after: Answer): Set<string> {
+  const there = new Set(after.items.map(({ id }) => id));
+  const isAll = after.page === 1 && after.matched === after.items.length;
+  const last = before.sort === after.sort ? before.items.findLastIndex(({ id }) => there.has(id)) : -1;
+  return new Set(before.items.flatMap(({ id }, i) => (!there.has(id) && (isAll || i < last) ? [id] : [])));
 }
 
 type Drawn = Answer['facets'][number];

@@ -1,6 +1,6 @@
 import type { DryRun } from '@ivy/core';
 import { useEffect, useEffectEvent, type RefObject } from 'react';
-import { choiceUnder } from './choice-under.js';
+import { choiceSelector, choiceUnder } from './choice-under.js';
 import { drawGhost } from './ghost-page.js';
 import type { Ghost, Prospect } from './use-ghost.js';
 
@@ -22,7 +22,7 @@ export function useGhostPage(
     // the same choice is pointed at however many of its parts the pointer goes over
     let last: Element | null = null;
     const hear = ({ target, type }: Event) => {
-      const choice = (target as Element).closest('[data-facet] label, [data-facet] button[aria-pressed]');
+      const choice = (target as Element).closest(choiceSelector);
       if (type === 'focusout') {
         last = null;
         return over(null);
