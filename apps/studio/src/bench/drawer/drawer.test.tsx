@@ -218,9 +218,9 @@ test('a tab is opened and shut, and each keeps its height for this tab of the br
   await tab('Sieve');
   expect(height()).toBe(`${parseInt(first) + 20}px`);
   await tab('Sieve');
-  expect(height()).toBe('33px');
+  expect(height()).toBe('34px');
   await page.visit(<OnBench key="again" />, '/');
-  expect(height()).toBe('33px');
+  expect(height()).toBe('34px');
 });
 
 test('an answer is asked for from anywhere by one command', () => {

@@ -19,6 +19,9 @@ interface Props extends Omit<DrawerParts, 'labelOf'> {
   onPlace: (place: BenchFinding['place']) => void;
 }
 
+/** How high, in CSS pixels, the shut drawer is: its tabs in a row, and its rule above them. */
+const shutHeight = 34;
+
 const names: Record<DrawerTab, string> = { sieve: 'Sieve', why: 'Why', requests: 'Requests', findings: 'Findings' };
 
 /** The drawer under the page: what each facet takes away, why a post is or is not there, what went over the wire, what is wrong. */
@@ -44,7 +47,7 @@ export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
     <section
       aria-label="Drawer"
       className="relative flex shrink-0 border-t border-rule-2 bg-raised"
-      style={{ height: tab === null ? 33 : height }}
+      style={{ height: tab === null ? shutHeight : height }}
     >
       {tab !== null && <Edge height={height} onHeight={state.onHeight} />}
       <div
