@@ -903,6 +903,8 @@ export interface components {
       fallsAt?: string;
       /** @description Instead: posts whose title holds this, or whose id it is. */
       find?: string;
+      /** @description Instead: the post of this id. */
+      post?: string;
     };
     WaysInBody: {
       config: components['schemas']['LensConfig'];

@@ -47,9 +47,11 @@ export class LensCache {
   ) {
     changes.on((change) => {
       if (change === 'everything') this.#kept.doubtAll();
-      // a source's change may bear on any lens of it; they are few and quickly read again
-      else if (change.kind === 'source') this.#kept.forgetAll();
-      else for (const which of ['release', 'draft']) this.#kept.forget(`${which} ${change.slug}`);
+      // a source's change may bear on any lens of it; they are few and quickly read again. Terms and few posts bear on none,
+      // and what is worked out of a lens is kept by it
+      else if (change.kind === 'source') {
+        if (!change.few) this.#kept.forgetAll();
+      } else for (const which of ['release', 'draft']) this.#kept.forget(`${which} ${change.slug}`);
     });
   }
 

@@ -2,16 +2,8 @@ import type { Lens } from '@ivy/core';
 import { schemesOf } from '@ivy/view';
 import { Monitor, Moon, Smartphone, Sun, Tablet } from 'lucide-react';
 import type { PageState } from '@ivy/runtime';
-import {
-  useEffect,
-  useRef,
-  useState,
-  type CSSProperties,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
-  type RefObject,
-} from 'react';
+import { useEffect, useRef, useState, type CSSProperties, type ReactNode, type RefObject } from 'react';
+import { usePull } from '../shared/use-pull.js';
 import { BudgetLine } from './budget-line.js';
 import type { Flag } from './look/edits.js';
 import { Ruler } from './look/ruler.js';
@@ -246,6 +238,8 @@ async function whereSent(path: string, form: string): Promise<string> {
   }
 }
 
+const edgeKeys = { ArrowRight: 10, ArrowLeft: -10, PageUp: 100, PageDown: -100 };
+
 /** The far edge of the page, to be pulled to any width, or moved by the arrow keys. */
 function Edge({
   width,
@@ -263,22 +257,14 @@ function Edge({
   onWidth: (width: number) => void;
   onDrag: (dragging: boolean) => void;
 }) {
-  const from = useRef<{ x: number; width: number } | null>(null);
-  const set = (next: number) => onWidth(Math.round(Math.max(narrowest, Math.min(widest, next))));
-  const move = (event: PointerEvent) => {
-    if (!from.current) return;
-    set(from.current.width + ((event.clientX - from.current.x) * (centred ? 2 : 1)) / scale);
-  };
-  const end = () => {
-    from.current = null;
-    onDrag(false);
-  };
-  const press = (event: KeyboardEvent) => {
-    const by = { ArrowRight: 10, ArrowLeft: -10, PageUp: 100, PageDown: -100 }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    set(width + by);
-  };
+  const pull = usePull({
+    axis: 'x',
+    value: width,
+    keys: edgeKeys,
+    factor: (centred ? 2 : 1) / scale,
+    onValue: (next) => onWidth(Math.round(Math.max(narrowest, Math.min(widest, next)))),
+    onPulling: onDrag,
+  });
   return (
     <div
       role="separator"
@@ -291,15 +277,7 @@ function Edge({
       title="Pull to any width"
       className="absolute inset-y-0 grid w-[16px] cursor-ew-resize touch-none place-items-center"
       style={{ insetInlineStart: at }}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { x: event.clientX, width };
-        onDrag(true);
-      }}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
-      onKeyDown={press}
+      {...pull}
     >
       <span className="h-[44px] w-[5px] rounded-full border border-rule-2 bg-raised" aria-hidden="true" />
     </div>

@@ -8,7 +8,7 @@ import type { Query } from '../lens/query.js';
 import { crossTable, type CrossTable } from '../why/cross-table.js';
 import { deadEndsShown, prepareDeadEnds, type DeadEnds } from '../why/dead-ends.js';
 import { prepareFindings, type LensFinding } from '../why/lens-findings.js';
-import { nearest, type Nearest, type Wanted } from '../why/nearest.js';
+import { prepareNearest, type Nearest, type Wanted } from '../why/nearest.js';
 import { waysIn, type WayIn } from '../why/ways-in.js';
 
 /** What the Bench asks of a lens at an address beside its answer: by name, what is said and what comes back. */
@@ -36,7 +36,7 @@ function* atOnce<T>(work: () => T): Steps<T> {
 }
 
 const looks: { [K in SightName]: Look<K> } = {
-  nearest: (index, query, wanted) => atOnce(() => nearest(index, query, wanted)),
+  nearest: (index, query, wanted) => prepareNearest(index, query, wanted),
   'ways-in': (index, query, { post }) =>
     atOnce(() => {
       const number = index.numberOf(post);

@@ -94,14 +94,14 @@ export function* prepareDeadEnds(
         const count = counter(index, plan, one, a);
         for (const other of others) {
           const key = `${i} ${other.facet.key}`;
-          const tally = between.get(key) ?? { facets: [facet.key, other.facet.key], pairs: 0, dead: 0 };
-          between.set(key, tally);
+          const counted = between.get(key) ?? { facets: [facet.key, other.facet.key], pairs: 0, dead: 0 };
+          between.set(key, counted);
           const counts = count(other);
           for (const b of other.terms) {
             if (other === one && b <= a) continue;
-            tally.pairs++;
+            counted.pairs++;
             if (counts[b]! > 0) continue;
-            tally.dead++;
+            counted.dead++;
             const rarer = Math.min(one.counts[a]!, other.counts[b]!);
             found.push({ a: choiceOf(one, a), b: choiceOf(other, b), rarer });
           }

@@ -1,6 +1,7 @@
 import { planOf } from '../answer/plan.js';
 import { hasBit } from '../engine/base/bits.js';
 import { firstOf } from '../engine/base/first-of.js';
+import { finished, inParts, type Steps } from '../engine/base/steps.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import type { Query } from '../lens/query.js';
 import { fieldWithRole } from '../model/post.js';
@@ -30,11 +31,14 @@ export interface Nearest {
 
 /** Which posts are wanted. */
 export interface Wanted {
-  /** Those that fail so many facets; those that pass all facets before one, and fail it; or those found by a text. */
-  of: { failing: number; facet?: string } | { fallsAt: string } | { find: string };
+  /** Those that fail so many facets; those that pass all facets before one, and fail it; those found by a text; or one, by its id. */
+  of: { failing: number; facet?: string } | { fallsAt: string } | { find: string } | { post: string };
   /** How many of them are named; all are counted. */
   first?: number;
 }
+
+/** Posts that are looked at in one step. */
+const together = 500;
 
 /** Posts named at most. */
 export const nearestShown = 50;
@@ -44,7 +48,11 @@ export const nearestShown = 50;
  * how little they miss.
  * Cost: a look at every post of the scope, and a measure of each that is wanted; only those named are reported in words.
  */
-export function nearest(index: PostIndex, query: Query, { of, first: most = nearestShown }: Wanted): Nearest {
+export function* prepareNearest(
+  index: PostIndex,
+  query: Query,
+  { of, first: most = nearestShown }: Wanted,
+): Steps<Nearest> {
   const judges = judgesOf(index, query);
   const sets = judges.map(({ posts }) => posts.bits);
   const { bits: scope, list } = planOf(index, query.lens).scope.set;
@@ -59,7 +67,7 @@ export function nearest(index: PostIndex, query: Query, { of, first: most = near
   };
   const fallsAt = 'fallsAt' in of ? judges.findIndex(({ facet }) => facet.key === of.fallsAt) : -1;
   const only = 'failing' in of && of.facet !== undefined ? judges.findIndex(({ facet }) => facet.key === of.facet) : -1;
-  for (const post of list) {
+  const look = (post: number) => {
     let [failed, first, last] = [0, -1, -1];
     for (let f = 0; f < sets.length; f++) {
       if (hasBit(sets[f]!, post)) continue;
@@ -70,17 +78,28 @@ export function nearest(index: PostIndex, query: Query, { of, first: most = near
     if (failed === 1) alone[last]!++;
     if ('failing' in of && failed === of.failing && (only < 0 || !hasBit(sets[only]!, post))) take(post, failed);
     if (fallsAt >= 0 && first === fallsAt) take(post, failed);
-  }
+  };
+  yield* inParts(list.length, together, (from, to) => {
+    for (let i = from; i < to; i++) look(list[i]!);
+  });
   const titleKey = fieldWithRole(index.fields, 'title')?.key;
   const titleOf = (post: number) => (titleKey === undefined ? '' : index.textOf(post, titleKey));
-  if ('find' in of) {
-    const text = fold(of.find.trim());
-    for (let post = 0; post < index.size && text !== ''; post++) {
-      if (!fold(titleOf(post)).includes(text) && index.idOf(post) !== of.find.trim()) continue;
-      let failed = hasBit(scope, post) ? 0 : 1;
-      for (const set of sets) if (!hasBit(set, post)) failed++;
-      take(post, failed);
-    }
+  const takeWhatever = (post: number) => {
+    let failed = hasBit(scope, post) ? 0 : 1;
+    for (const set of sets) if (!hasBit(set, post)) failed++;
+    take(post, failed);
+  };
+  if ('post' in of) {
+    const post = index.numberOf(of.post);
+    if (post !== undefined) takeWhatever(post);
+  }
+  const text = 'find' in of ? fold(of.find.trim()) : '';
+  if ('find' in of && text !== '') {
+    yield* inParts(index.size, together, (from, to) => {
+      for (let post = from; post < to; post++) {
+        if (fold(titleOf(post)).includes(text) || index.idOf(post) === of.find.trim()) takeWhatever(post);
+      }
+    });
   }
   const { idPlaces } = index;
   const order = firstOf(wanted.length, most, (a, b) => {
@@ -98,4 +117,9 @@ export function nearest(index: PostIndex, query: Query, { of, first: most = near
       return { id: index.idOf(post), title: titleOf(post) || null, inScope: hasBit(scope, post), facets };
     }),
   };
+}
+
+/** The same at once. */
+export function nearest(index: PostIndex, query: Query, wanted: Wanted): Nearest {
+  return finished(prepareNearest(index, query, wanted));
 }

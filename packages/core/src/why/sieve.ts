@@ -7,7 +7,7 @@ export interface SieveStep {
   key: string;
   /** Posts it would leave on its own. */
   alone: number;
-  /** Posts that would match if it were lifted. */
+  /** Posts that would match without it: the leave-one-out count. */
   without: number;
   /** Posts that are left after it and all facets before it. */
   left: number;

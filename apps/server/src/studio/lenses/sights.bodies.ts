@@ -35,6 +35,12 @@ export class NearestBody extends SightBody {
   @IsString()
   @MaxLength(200)
   find?: string;
+
+  @ApiPropertyOptional({ description: 'Instead: the post of this id.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(500)
+  post?: string;
 }
 
 export class WaysInBody extends SightBody {

@@ -61,9 +61,10 @@ export class SightsController {
   @Answers('Nearest', { says: 'Posts that are not shown, those that miss by least first, with what stops them.' })
   @Refuses({ 414: ['address-too-long'], 422: ['bad-config'] })
   nearest(@Param('slug') slug: string, @Body() body: NearestBody, @Req() request: FastifyRequest): Promise<Nearest> {
-    const { failing = 1, facet, fallsAt, find } = body;
+    const { failing = 1, facet, fallsAt, find, post } = body;
     const ofFailing = { failing, ...(facet !== undefined && { facet }) };
-    const of = find !== undefined ? { find } : fallsAt !== undefined ? { fallsAt } : ofFailing;
+    const ofOthers = find !== undefined ? { find } : fallsAt !== undefined ? { fallsAt } : ofFailing;
+    const of = post !== undefined ? { post } : ofOthers;
     return this.sights.see(slug, 'nearest', body, { of }, leftBy(request));
   }
 

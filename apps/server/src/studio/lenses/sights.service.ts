@@ -2,6 +2,7 @@ import { look, type SightName, type Sights, type Steps } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { IndexCache } from '../../delivery/index-cache.js';
 import { checkLength } from '../../delivery/results.service.js';
+import { Problem } from '../../problem/problem.js';
 import { inTurns } from '../../shared/turns.js';
 import { LensesService } from './lenses.service.js';
 
@@ -49,7 +50,7 @@ function* unlessLeft<T>(steps: Steps<T>, isLeft: () => boolean): Steps<T> {
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;
-    if (isLeft()) throw new Error('Nobody waits for this any more.');
+    if (isLeft()) throw new Problem(503, 'left', 'Nobody waits for this any more.');
     yield;
   }
 }

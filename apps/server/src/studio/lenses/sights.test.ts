@@ -52,12 +52,14 @@ test('the nearest posts come with what stops them, and each way in gives what it
     expect(answer.matched).toBe(way.matched);
     expect(answer.items.map(({ id }: any) => id)).toContain('2');
   }
-  expect(ways.map(({ steps }: any) => steps[0].text)).toEqual(['to 12', 'lifted']);
+  expect(ways.map(({ steps }: any) => steps[0].text)).toEqual(['to 12', null]);
 });
 
 test('posts are found by their titles, and by where they fall out', async () => {
   const ids = async (body: object) => (await see('nearest', body)).body.posts.map(({ id }: any) => id);
   expect(await ids({ find: 'REED' })).toEqual(['3']);
+  expect(await ids({ post: '4' })).toEqual(['4']);
+  expect(await ids({ post: 'nobody' })).toEqual([]);
   expect(await ids({ address: 'place=pier&kind=walk', fallsAt: 'kind' })).toEqual(['2']);
   expect(await ids({ address: 'place=pier&kind=walk', failing: 2 })).toEqual(['4']);
 });

@@ -1,6 +1,7 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 import { figure } from '../../shared/figures.js';
+import { usePull } from '../../shared/use-pull.js';
 import { FindingsTab } from './findings-tab.js';
 import { labelIn, type DrawerParts } from './parts.js';
 import { KeptOut } from './kept-out.js';
@@ -106,21 +107,11 @@ export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
   );
 }
 
+const edgeKeys = { ArrowUp: 20, ArrowDown: -20, PageUp: 100, PageDown: -100 };
+
 /** The upper edge of the drawer, to be drawn up and down, or moved by the arrow keys. */
 function Edge({ height, onHeight }: { height: number; onHeight: (height: number) => void }) {
-  const from = useRef<{ y: number; height: number } | null>(null);
-  const move = (event: PointerEvent) => {
-    if (from.current) onHeight(from.current.height + from.current.y - event.clientY);
-  };
-  const end = () => {
-    from.current = null;
-  };
-  const press = (event: KeyboardEvent) => {
-    const by = { ArrowUp: 20, ArrowDown: -20, PageUp: 100, PageDown: -100 }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    onHeight(height + by);
-  };
+  const pull = usePull({ axis: 'y', value: height, keys: edgeKeys, factor: -1, onValue: onHeight });
   return (
     <div
       role="separator"
@@ -131,14 +122,7 @@ function Edge({ height, onHeight }: { height: number; onHeight: (height: number)
       aria-valuemax={highest}
       aria-valuenow={height}
       className="absolute inset-x-0 -top-1 z-10 h-2 cursor-ns-resize touch-none"
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { y: event.clientY, height };
-      }}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
-      onKeyDown={press}
+      {...pull}
     />
   );
 }

@@ -21,9 +21,9 @@ const patience = 250;
 /** Cards of the live page say, while they are pointed at, by which values they pass what is chosen. */
 export function useWhyOnPage({ frame, isReady, dryRuns, lens, address, labelOf, hueOf, onPress }: Asked): void {
   const ask = useEffectEvent(async (card: HTMLElement, signal: AbortSignal) => {
-    const find = card.dataset.post!;
-    const seen = await dryRuns.see({ name: 'nearest', lens, address, wanted: { of: { find } } }, signal);
-    const post = seen.posts.find(({ id }) => id === find);
+    const id = card.dataset.post!;
+    const seen = await dryRuns.see({ name: 'nearest', lens, address, wanted: { of: { post: id } } }, signal);
+    const [post] = seen.posts;
     if (post && post.facets.length > 0 && !signal.aborted) return drawStrip(card, post, labelOf, hueOf);
     return undefined;
   });

@@ -38,7 +38,7 @@ export function WaysIn({ lens, address, dryRun, dryRuns, labelOf, onGo, post }: 
 
 /** “also Lagoon, to 2026-06-01” or “without Habitat”. */
 function wordsOf({ steps }: WayIn, labelOf: (key: string) => string): string {
-  const lifted = steps.filter(({ text }) => text === 'lifted').map(({ facet }) => labelOf(facet));
-  const changed = steps.filter(({ text }) => text !== 'lifted').map(({ text }) => text);
-  return [...changed, ...(lifted.length > 0 ? [`without ${lifted.join(' and ')}`] : [])].join(', ');
+  const cleared = steps.flatMap(({ facet, text }) => (text === null ? [labelOf(facet)] : []));
+  const changed = steps.flatMap(({ text }) => text ?? []);
+  return [...changed, ...(cleared.length > 0 ? [`without ${cleared.join(' and ')}`] : [])].join(', ');
 }

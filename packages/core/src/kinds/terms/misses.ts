@@ -14,7 +14,7 @@ export function termMisses(column: TermColumn, selection: Selection, match: Term
   const steps = chosen.map((wanted) => stepsTo(column, wanted));
   const label = (t: number) => column.terms[t]!.label;
   /** By chosen term: how far each post is from it. Worked out of the posts of terms, since many posts are asked for at once. */
-  let measured: Float64Array[] | undefined;
+  let measured: Uint16Array[] | undefined;
 
   /** Of the lowest terms of a post, the one nearest to a chosen term that the post lacks. */
   const nearestOf = (own: readonly number[]): { by: number | null; term: number | null } => {
@@ -62,11 +62,16 @@ export function termMisses(column: TermColumn, selection: Selection, match: Term
     },
     admit,
     by: (post) => {
-      measured ??= chosen.map((_, i) => stepsOfPosts(column, steps[i]!));
-      let by = Infinity;
-      for (let i = 0; i < chosen.length; i++)
-        if (!holdsPost(column, chosen[i]!, post)) by = Math.min(by, measured[i]![post]!);
-      return by === Infinity ? null : by;
+      // where one chosen term is enough, a post that does not pass has none of them
+      measured ??=
+        match === 'all'
+          ? chosen.map((_, i) => stepsOfPosts(column, steps[i]!))
+          : [stepsOfPosts(column, (t) => Math.min(...steps.map((to) => to(t))))];
+      let by = noStep;
+      for (let i = 0; i < measured.length; i++) {
+        if (match !== 'all' || !holdsPost(column, chosen[i]!, post)) by = Math.min(by, measured[i]![post]!);
+      }
+      return by === noStep ? null : by;
     },
     passed: (post) => {
       const own = termsOfPost(column, post);
@@ -96,9 +101,12 @@ function isUnder(column: TermColumn, term: number, above: number): boolean {
   return false;
 }
 
-/** How many steps each post is from a term, by the nearest of its own lowest terms. O(posts under all terms). */
-function stepsOfPosts(column: TermColumn, steps: (from: number) => number): Float64Array {
-  const found = new Float64Array(column.size).fill(Infinity);
+/** What stands for a post that has no term to begin at. */
+const noStep = 0xffff;
+
+/** How many steps each post is from what is chosen, by the nearest of its own lowest terms. O(posts under all terms). */
+function stepsOfPosts(column: TermColumn, steps: (from: number) => number): Uint16Array {
+  const found = new Uint16Array(column.size).fill(noStep);
   const below = column.terms.map((): number[] => []);
   column.parents.forEach((parent, t) => below[parent]?.push(t));
   for (let t = 0; t < column.terms.length; t++) {
