@@ -178,13 +178,22 @@ export class Browser {
     }
   }
 
-  /** What axe finds against WCAG 2.2 AA, each with where: on the whole page, or in a part of it. */
+  /**
+   * What axe finds against WCAG 2.2 AA, each with where: on the whole page, or in a part of it. What is still on its way or
+   * moves is waited for, three seconds at most: its colours are half-way then.
+   */
   async axe(part?: string): Promise<string[]> {
     await this.run(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
     const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
     return this.driver.executeAsyncScript<string[]>(
       `const done = arguments[arguments.length - 1];
-       axe.run(arguments[1] ?? document, { runOnly: arguments[0], iframes: true }).then(
+       const isCalm = () =>
+         !document.querySelector('[aria-busy=true]') &&
+         !document.getAnimations().some((one) => one.playState === 'running' && one.effect.getComputedTiming().endTime < Infinity);
+       const calm = async () => {
+         for (let i = 0; i < 30 && !isCalm(); i++) await new Promise((next) => setTimeout(next, 100));
+       };
+       calm().then(() => axe.run(arguments[1] ?? document, { runOnly: arguments[0], iframes: true })).then(
          (found) => done(found.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.target.join(' ') + ' — ' + (n.any[0]?.message ?? v.help)))),
          (error) => done([String(error)]),
        );`,
