@@ -21,6 +21,20 @@ test('two ends of a range of numbers are typed, each for itself, and either may 
   expect([visit.address, visit.count]).toEqual(['', '40 posts']);
 });
 
+test('an answer that comes while one types in a box of a range leaves what is typed', async () => {
+  visit = await Visit.to([minutes, day]);
+  for (const name of ['To (min)', 'To']) {
+    const box = visit.box(name);
+    box.value = '70';
+    box.dispatchEvent(new Event('input', { bubbles: true }));
+    await visit.set('From (min)', name === 'To' ? '' : '50');
+    expect(box.value).toBe('70');
+    box.dispatchEvent(new Event('blur'));
+    await visit.set('From (min)', '60');
+    expect(box.value).toBe('');
+  }
+});
+
 test('the boxes say what there is, and the picture which of it is in', async () => {
   visit = await Visit.to([minutes]);
   const hint = (name: string) => visit.box(name).placeholder;

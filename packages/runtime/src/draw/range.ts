@@ -42,8 +42,24 @@ function setEnd({ from, to, set }: Drawn, end: 'from' | 'to', value: string): vo
   else set(from, value);
 }
 
+/** What stands in the box of an end while it is being typed in, which no answer that comes late may change. */
+function typedAt({ listing, facet }: Drawn, end: 'from' | 'to') {
+  const { typed } = listing.opened;
+  const place = `${facet.key} ${end}`;
+  return {
+    text: typed.get(place),
+    type: (event: Event) => typed.set(place, (event.target as HTMLInputElement).value),
+    done: () => typed.delete(place),
+  };
+}
+
 function drawNumberEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateResult {
   const { bounds } = drawn.control;
+  const { text, type, done } = typedAt(drawn, end);
+  const take = (event: Event) => {
+    done();
+    setEnd(drawn, end, (event.target as HTMLInputElement).value);
+  };
   return html`<label class="ivy-end">
     <span>${label}</span>
     <input
@@ -52,8 +68,10 @@ function drawNumberEnd(drawn: Drawn, end: 'from' | 'to', label: string): Templat
       class="ivy-input"
       step="any"
       placeholder=${bounds ? String(bounds[end]) : nothing}
-      .value=${live(drawn[end])}
-      @change=${(event: Event) => setEnd(drawn, end, (event.target as HTMLInputElement).value)}
+      .value=${live(text ?? drawn[end])}
+      @input=${type}
+      @change=${take}
+      @blur=${done}
     />
   </label>`;
 }
@@ -66,9 +84,11 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
   const place = `${facet.key} ${end}`;
   const bad = listing.opened.badDays.get(place);
   const { language, zone, texts } = listing.settings!;
-  const type = async (event: Event) => {
+  const typed = typedAt(drawn, end);
+  const take = async (event: Event) => {
     const text = (event.target as HTMLInputElement).value.trim();
     const { readDayInput } = await dayReader();
+    typed.done();
     const read = text === '' ? '' : readDayInput(text, language, zoneDays(zone).dayAt(Date.now()), isTimed);
     // what can't be read stays for the visitor to mend, and nothing is filtered by it
     if (read === null) listing.opened.badDays.set(place, text);
@@ -95,9 +115,11 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
         placeholder=${bounds ? bounds[end] : '2026-03-01'}
         aria-invalid=${bad !== undefined}
         aria-describedby=${bad === undefined ? nothing : partId(listing, facet, `bad-${end}`)}
-        .value=${live(bad ?? value.replace('T', ' '))}
+        .value=${live(typed.text ?? bad ?? value.replace('T', ' '))}
         @focus=${dayReader}
-        @change=${type}
+        @input=${typed.type}
+        @change=${take}
+        @blur=${typed.done}
       />
     </label>
     <button type="button" class="ivy-calendar" aria-label="${label}: ${texts.day}" @click=${openCalendar}>

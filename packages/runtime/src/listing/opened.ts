@@ -12,7 +12,7 @@ export class Opened {
   readonly sliding = new Map<string, string>();
   /** What stands in boxes for days and can't be read, by facet and end. */
   readonly badDays = new Map<string, string>();
-  /** What stands in search boxes while they are typed in. */
+  /** What stands in boxes while they are typed in: of searches by facet, of ranges by facet and end. */
   readonly typed = new Map<string, string>();
 
   /** Pages that came by themselves since a visitor last asked for more. */
@@ -26,6 +26,9 @@ export class Opened {
       return;
     }
     this.typed.delete(key);
-    for (const end of ['from', 'to']) this.badDays.delete(`${key} ${end}`);
+    for (const end of ['from', 'to']) {
+      this.typed.delete(`${key} ${end}`);
+      this.badDays.delete(`${key} ${end}`);
+    }
   }
 }
