@@ -32,6 +32,7 @@ const coreRooms = [
   'address',
   'answer',
   'why',
+  'crawling',
   'dry-run',
 ];
 

@@ -175,25 +175,36 @@ const without: Record<string, string> = {
   'kinds/terms/warnings.ts': `export const noValues = {}, oneTerm = {};\n${nothing('termsLeft', 'termWarnings')}`,
 };
 
-/** Kinds of facets that no control of a page is. */
-const otherKinds = /^.*\b(buttons|tree|steps|letters|favourites|timeRange)\b.*$/gm;
+/** Parts of files that a page of its own items has no use for. */
+const cuts: Record<string, RegExp> = {
+  // kinds of facets that no control of a page is
+  'kinds/kinds.ts': /^.*\b(buttons|tree|steps|letters|favourites|timeRange)\b.*$/gm,
+  // names on a page are those it has: none was another before, and search engines find the page and no lens
+  'address/read.ts':
+    / {2}for \(const \{ name, is \} [^]*?\n {2}\}\n| {6}if \(target\.moved [^]*?\n {6}\}\n| \|\| aliases\.includes\(value\)/g,
+  'lens/lens.ts': /^ *(aliases|former|gone): withDefault\(.*$/gm,
+  'kinds/common.ts': /^ *indexed: optional\(.*$/gm,
+  // which field is a title or a picture is no matter of a page that draws its items itself
+  'fields/discover.ts': /giveRoles\(fields, columns\);/g,
+};
 
 function leaveOut(): Plugin {
+  const of = <T>(files: Record<string, T>, id: string) =>
+    Object.entries(files).find(([file]) => id.endsWith(`/core/src/${file}`))?.[1];
   return {
     name: 'leave-out',
     enforce: 'pre',
-    load: (id) => Object.entries(without).find(([file]) => id.endsWith(`/core/src/${file}`))?.[1] ?? null,
+    load: (id) => of(without, id) ?? null,
     transform: (code, id) => {
-      if (id.endsWith('/core/src/kinds/kinds.ts')) return code.replace(otherKinds, '');
-      // which field is a title or a picture is no matter of a page that draws its items itself
-      return id.endsWith('/core/src/fields/discover.ts') ? code.replace('giveRoles(fields, columns);', '') : null;
+      const cut = of(cuts, id);
+      return cut ? code.replace(cut, '') : null;
     },
   };
 }
 
 /** What only those ask a kind of facet for who work on a lens. */
 const ofTheStudio = new Set(
-  'noun texts valueForm frame compact find misses takesMatch changed problems warnings suits canShow changes settings why written fieldNoun types of'.split(
+  'noun texts valueForm nearValue isListable frame compact find misses takesMatch changed problems warnings suits canShow changes settings why written fieldNoun types of'.split(
     ' ',
   ),
 );

@@ -321,6 +321,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/schemas/lens.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['lenses-schema'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/lenses/{slug}/releases': {
     parameters: {
       query?: never;
@@ -328,9 +344,25 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['lenses-releases'];
+    get: operations['releases-list'];
     put?: never;
-    post: operations['lenses-publish'];
+    post: operations['releases-publish'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/releases/{number}/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['releases-changes'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -346,23 +378,39 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations['lenses-restore'];
+    post: operations['releases-restore'];
     delete?: never;
     options?: never;
     head?: never;
     patch?: never;
     trace?: never;
   };
-  '/api/v1/schemas/lens.json': {
+  '/api/v1/lenses/{slug}/releases/{number}/publish': {
     parameters: {
       query?: never;
       header?: never;
       path?: never;
       cookie?: never;
     };
-    get: operations['lenses-schema'];
+    get?: never;
     put?: never;
-    post?: never;
+    post: operations['releases-publishAgain'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['releases-undo'];
     delete?: never;
     options?: never;
     head?: never;
@@ -497,6 +545,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/draft/faults': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sights-faults'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/draft/sitemap': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sights-sitemap'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/lenses/{slug}/draft/findings': {
     parameters: {
       query?: never;
@@ -559,6 +639,70 @@ export interface paths {
     options?: never;
     head?: never;
     patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/addresses': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['addresses-list'];
+    put?: never;
+    post: operations['addresses-save'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch: operations['addresses-renameFolder'];
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/addresses/import': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addresses-bringIn'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/addresses/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['addresses-check'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/addresses/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['addresses-remove'];
+    options?: never;
+    head?: never;
+    patch: operations['addresses-change'];
     trace?: never;
   };
   '/api/v1/lenses/{slug}/check': {
@@ -881,8 +1025,16 @@ export interface components {
     ReleaseBody: {
       /** @description What is new, in a few words. */
       note?: string;
+      /** @description Also where saved addresses no longer hold. */
+      anyway?: boolean;
       /** @description The draft that is meant: refused when someone saved another one meanwhile. */
       draftRevision?: number;
+    };
+    PublishAgainBody: {
+      /** @description What is new, in a few words. */
+      note?: string;
+      /** @description Also where saved addresses no longer hold. */
+      anyway?: boolean;
     };
     DryRunBody: {
       config: components['schemas']['LensConfig'];
@@ -924,6 +1076,48 @@ export interface components {
       address: string;
       /** @description Keys of two facets of terms. */
       facets: string[];
+    };
+    ExpectBody: {
+      /** @description Exactly so many posts. */
+      matched?: number;
+      /** @description At least so many. */
+      min?: number;
+      /** @description At most so many. */
+      max?: number;
+      /** @description Ids of posts that must be there. */
+      has?: string[];
+      /** @description Ids of posts that must not be there. */
+      lacks?: string[];
+    };
+    SaveAddressBody: {
+      name?: string;
+      /** @description A folder of your own. */
+      folder?: string;
+      /** @description A query string; of a whole URL, its query string is taken. */
+      address?: string;
+      /** @description What it must return; left out at first, exactly as many posts as it returns now. */
+      expect?: components['schemas']['ExpectBody'];
+    };
+    FolderBody: {
+      /** @description The folder as it is called now. */
+      folder: string;
+      /** @description What it is called from now on. */
+      to: string;
+    };
+    ImportAddressesBody: {
+      /** @description URLs, one a line; a CSV file with a column of them; or a sitemap. */
+      text: string;
+      /** @description The folder they go into. */
+      folder?: string;
+    };
+    ChangeAddressBody: {
+      name?: string;
+      /** @description A folder of your own. */
+      folder?: string;
+      /** @description A query string; of a whole URL, its query string is taken. */
+      address?: string;
+      /** @description What it must return; left out at first, exactly as many posts as it returns now. */
+      expect?: components['schemas']['ExpectBody'];
     };
     MatchBody: {
       /** @description Address of a page. */
@@ -1023,6 +1217,46 @@ export interface components {
         responses: components['schemas']['CacheFigures'];
       };
     };
+    /** @description Whether a saved address returns what it must, and if not, what did it. */
+    AddressCheck: {
+      id: string;
+      holds: boolean;
+      expected: components['schemas']['Expectation'];
+      got: {
+        matched: number;
+        /** @description Ids of posts that must be there and are not; of those that must not and are. */
+        missing: string[];
+        there: string[];
+      };
+      /** @description What was not as expected, in words. */
+      reasons: string[];
+      /** @description Posts that it returned when it was saved and does not now, by what keeps them out. */
+      lost: components['schemas']['Moved'][];
+      /** @description How many came that were not there then, and the first few of them. */
+      gained: {
+        posts: number;
+        some: {
+          id: string;
+          title: string;
+        }[];
+      };
+      /** @description What of it can’t be read any more, or is read under another name. */
+      notices: components['schemas']['Notice'][];
+      /** @description How it is written now. */
+      canonical: string;
+    };
+    /** @description Something an address says that is not taken as it stands. */
+    AddressFault: core.AddressFault;
+    /** @description What came of a list of addresses. */
+    AddressesImported: {
+      added: components['schemas']['SavedAddressView'][];
+      /** @description What of the list was passed over, with its line. */
+      skipped: {
+        line: number;
+        text: string;
+        reason: string;
+      }[];
+    };
     /** @description The whole answer to a query: everything a page needs to draw itself. Exact. */
     Answer: core.Answer;
     /** @description Words that stand for yes, and for no. */
@@ -1103,6 +1337,8 @@ export interface components {
     };
     /** @description All the Bench shows of a lens at an address. */
     DryRun: core.DryRun;
+    /** @description What a saved address must return. */
+    Expectation: core.Expectation;
     Explanation: core.Explanation;
     /** @description A facet of a lens: what its kind's shape says, with every default filled in. */
     Facet: core.Facet;
@@ -1202,6 +1438,8 @@ export interface components {
       /** @description Tells it from every other of its source, whenever the values are read. */
       id: string;
     };
+    /** @description An address that search engines are told of. */
+    FoundAddress: core.FoundAddress;
     /** @description Something found in a page's sheets. */
     FoundLook: {
       part: components['schemas']['LookPart'];
@@ -1273,6 +1511,25 @@ export interface components {
       name: string;
       facets: string[];
     };
+    /** @description A lens whose draft was replaced, and where that is undone. */
+    LensRestored: {
+      /** @description Path to POST to. */
+      undo: string;
+      draft: components['schemas']['Lens'];
+      draftRevision: number;
+      /** @description Number of the release that took the draft’s place, while that can be taken back. */
+      restored: null | number;
+      slug: string;
+      name: string;
+      /** @description Slug of its source. */
+      source: string;
+      /** @description Number of the newest release. */
+      release: null | number;
+      /** @description Whether the draft differs from the newest release. */
+      changed: boolean;
+      /** @description Moment, as ISO 8601 writes it. */
+      updatedAt: string;
+    };
     /** @description A lens in a list. */
     LensSummary: {
       slug: string;
@@ -1289,6 +1546,8 @@ export interface components {
     LensView: {
       draft: components['schemas']['Lens'];
       draftRevision: number;
+      /** @description Number of the release that took the draft’s place, while that can be taken back. */
+      restored: null | number;
       slug: string;
       name: string;
       /** @description Slug of its source. */
@@ -1432,6 +1691,8 @@ export interface components {
     };
     /** @description By how much a post misses a facet. */
     Miss: core.Miss;
+    /** @description Why posts that an address had are not there any more, or why one it must have is not. */
+    Moved: core.Moved;
     /** @description A post, and how it stands to each facet with a choice. */
     NearPost: core.NearPost;
     Nearest: core.Nearest;
@@ -1520,6 +1781,16 @@ export interface components {
     Reference: core.Reference;
     /** @description A record that did not become a post. */
     Rejection: core.Rejection;
+    /** @description One thing that differs between two states of a lens, in words. */
+    ReleaseChange: {
+      /** @description Key of the facet it is about; left out for the listing as a whole. */
+      facet?: string;
+      headline: string;
+      /** @description How it was and how it becomes, where that can be said in a word; else ''. */
+      text: string;
+      /** @description Addresses that were live find something else by it, or nothing. */
+      breaks: boolean;
+    };
     ReleaseMade: {
       number: number;
     };
@@ -1611,6 +1882,18 @@ export interface components {
       posts: number;
       /** @description Whether it is the one that can be undone. */
       undoable: boolean;
+    };
+    /** @description An address that someone relies on. */
+    SavedAddressView: {
+      id: string;
+      /** @description '' for none. */
+      folder: string;
+      name: string;
+      /** @description A query string, as it was saved. */
+      address: string;
+      expect: components['schemas']['Expectation'];
+      /** @description Moment, as ISO 8601 writes it. */
+      createdAt: string;
     };
     /** @description What an answer holds of a search. */
     SearchFacetAnswer: core.SearchFacetAnswer;
@@ -2720,7 +3003,37 @@ export interface operations {
       };
     };
   };
-  'lenses-releases': {
+  'lenses-schema': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description JSON Schema of a lens’s config. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': {
+            [key: string]: unknown;
+          };
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'releases-list': {
     parameters: {
       query?: never;
       header?: never;
@@ -2749,7 +3062,7 @@ export interface operations {
       };
     };
   };
-  'lenses-publish': {
+  'releases-publish': {
     parameters: {
       query?: never;
       header?: {
@@ -2785,7 +3098,41 @@ export interface operations {
       };
     };
   };
-  'lenses-restore': {
+  'releases-changes': {
+    parameters: {
+      query?: {
+        /** @description Number of a release, or `draft`, as without it. */
+        to?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Nothing where every address is answered and drawn alike. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ReleaseChange'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'releases-restore': {
     parameters: {
       query?: never;
       header?: never;
@@ -2802,7 +3149,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          'application/json': components['schemas']['LensView'];
+          'application/json': components['schemas']['LensRestored'];
         };
       };
       default: {
@@ -2815,24 +3162,59 @@ export interface operations {
       };
     };
   };
-  'lenses-schema': {
+  'releases-publishAgain': {
     parameters: {
       query?: never;
       header?: never;
-      path?: never;
+      path: {
+        slug: string;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PublishAgainBody'];
+      };
+    };
+    responses: {
+      /** @description The release is live again, as a new number. */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['ReleaseMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'releases-undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
       cookie?: never;
     };
     requestBody?: never;
     responses: {
-      /** @description JSON Schema of a lens’s config. */
+      /** @description The draft is what it was before a release took its place. */
       200: {
         headers: {
           [name: string]: unknown;
         };
         content: {
-          'application/json': {
-            [key: string]: unknown;
-          };
+          'application/json': components['schemas']['LensView'];
         };
       };
       default: {
@@ -3193,6 +3575,74 @@ export interface operations {
       };
     };
   };
+  'sights-faults': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SightBody'];
+      };
+    };
+    responses: {
+      /** @description What of the address is not taken as it stands, where it stands, and what exists and comes nearest. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['AddressFault'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sights-sitemap': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SightBody'];
+      };
+    };
+    responses: {
+      /** @description The addresses that search engines would be told of. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['FoundAddress'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
   'sights-findings': {
     parameters: {
       query?: never;
@@ -3339,6 +3789,231 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['Explanation'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SavedAddressView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-save': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SaveAddressBody'];
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SavedAddressView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-renameFolder': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FolderBody'];
+      };
+    };
+    responses: {
+      /** @description All of them, with the folder called otherwise. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SavedAddressView'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-bringIn': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ImportAddressesBody'];
+      };
+    };
+    responses: {
+      /** @description Each is to return what it returns now. */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['AddressesImported'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-check': {
+    parameters: {
+      query?: {
+        of?: 'draft' | 'release';
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Which hold, and of those that do not, what did it. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['AddressCheck'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-remove': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Several at once are ids with commas between them. */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-change': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ChangeAddressBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SavedAddressView'];
         };
       };
       default: {

@@ -1,3 +1,4 @@
+export * from './address-list.js';
 export * from './file-problem.js';
 export * from './limits.js';
 export * from './page/mark-counts.js';

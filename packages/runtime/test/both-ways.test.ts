@@ -12,7 +12,8 @@ import {
 } from '@ivy/core';
 import { choicesOf, plainPlaced, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { html, render } from 'lit-html';
-import { drawPlain, hrefOn } from '../../../apps/server/src/delivery/hosted/plain-page.js';
+import { hrefOn } from '../../../apps/server/src/delivery/hosted/href.js';
+import { drawPlain } from '../../../apps/server/src/delivery/hosted/plain-page.js';
 import { drawChips } from '../src/draw/chips.js';
 import { drawCount, drawSize, drawSort } from '../src/draw/count-and-sort.js';
 import { drawFacets } from '../src/draw/facets.js';
@@ -181,7 +182,7 @@ function drawnBothWays(
     look,
   });
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
-  const settings = pageSettings(index, read.value, 'walks');
+  const settings = pageSettings(index, read.value, { name: 'Walks', source: 'walks' });
   const question = readQuestion(index, read.value, address, now, 1);
   const answer = answerOf(index, question.query, question.notices);
   const choices = choicesOf(answer, settings);

@@ -72,7 +72,7 @@ export class Visit {
   private constructor(lens: object) {
     const read = readLens(lens);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    const settings = pageSettings(index, read.value, 'walks');
+    const settings = pageSettings(index, read.value, { name: 'Walks', source: 'walks' });
     history.replaceState(null, '', '/walks');
     globalThis.fetch = ((url: string) => {
       const [path, query = ''] = url.split('?') as [string, string?];

@@ -19,6 +19,8 @@ export type { Drawn } from './look/extras.js';
 export * from './look/span.js';
 export { barsOf } from './range.js';
 export * from './range-text.js';
+export * from './page-words.js';
+export * from './title.js';
 export * from './shown.js';
 export * from './table.js';
 export * from './view.js';

@@ -8,7 +8,9 @@ export type {
   CrossTable,
   DeadEnds,
   DryRun,
+  AddressFault,
   Explanation,
+  FoundAddress,
   FoundTerms,
   Lens,
   LensFinding,
@@ -17,6 +19,7 @@ export type {
   SortOption,
   WayIn,
 } from '@ivy/core';
+export type { AddressCheck, AddressesImported, SavedAddressView } from '../studio/addresses/saved-address.view.js';
 export type { DeadEndView } from '../studio/lenses/sights.controller.js';
 export type { MarkupView } from '../delivery/markup.controller.js';
 export type { Listing, PageReply, Results } from '../delivery/results.service.js';
@@ -30,7 +33,14 @@ export type { PageView } from '../studio/pages/pages.controller.js';
 export type { DemoView } from '../studio/demo/demo.controller.js';
 export type { AboutView } from '../studio/about/about.controller.js';
 export type { JobStatus } from '../studio/intake/jobs.js';
-export type { LensSummary, LensView, ReleaseMade, ReleaseView } from '../studio/lenses/lens.view.js';
+export type {
+  LensRestored,
+  LensSummary,
+  LensView,
+  ReleaseChange,
+  ReleaseMade,
+  ReleaseView,
+} from '../studio/lenses/lens.view.js';
 export type { BroughtBack, DeletedView } from '../studio/deleted/deleted.service.js';
 export type { RunMade, RunView } from '../studio/runs/run.view.js';
 export type { PostList } from '../studio/sources/posts.js';

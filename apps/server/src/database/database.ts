@@ -7,9 +7,11 @@ import { LeftPosts1700000000004 } from './migrations/4-left-posts.js';
 import { Runs1700000000005 } from './migrations/5-runs.js';
 import { ShapedTerms1700000000006 } from './migrations/6-shaped-terms.js';
 import { TouchedPosts1700000000007 } from './migrations/7-touched-posts.js';
+import { SavedAddresses1700000000008 } from './migrations/8-saved-addresses.js';
 import { Run, RunPost } from './run.entity.js';
 import { PostRow } from './post.entity.js';
 import { Release } from './release.entity.js';
+import { SavedAddress } from './saved-address.entity.js';
 import { Setting } from './setting.entity.js';
 import { SnapshotPiece } from './snapshot-piece.entity.js';
 import { Snapshot } from './snapshot.entity.js';
@@ -24,6 +26,7 @@ export const entities = [
   TermChangeRow,
   LensRow,
   Release,
+  SavedAddress,
   Run,
   RunPost,
   Setting,
@@ -57,6 +60,7 @@ export function databaseOptions(url: string): DataSourceOptions {
       Runs1700000000005,
       ShapedTerms1700000000006,
       TouchedPosts1700000000007,
+      SavedAddresses1700000000008,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'all',

@@ -41,6 +41,10 @@ export class LensRow {
   @Column({ name: 'draft_revision', type: 'integer', default: 1 })
   draftRevision: number;
 
+  /** What a restored release took the place of, and the number of that release: kept so that it can be taken back. */
+  @Column({ type: 'jsonb', nullable: true })
+  before: { draft: Lens; release: number | null } | null;
+
   /** When it was deleted: it is kept for a day, under a slug nobody asks for. */
   @DeleteDateColumn({ name: 'deleted_at', type: 'timestamptz' })
   deletedAt: Date | null;

@@ -7,7 +7,7 @@ import { notFound, Problem } from '../problem/problem.js';
 import { Changes } from '../shared/changes.js';
 import { ValueCache } from '../shared/value-cache.js';
 import { mayBeSlug } from '../shared/slugs.js';
-import { lensAt, newest } from '../studio/lenses/lenses.service.js';
+import { lensAt, newest } from '../studio/lenses/lens-rows.js';
 
 /** A lens as it is answered: one object from change to change, so that what is worked out of it can be kept. */
 export interface CachedLens {

@@ -205,7 +205,7 @@ export class ResultsService {
     const answer = { release: kept.release, ...answerCompactly(index, query, notices) };
     const known = tagOfFrame(etag);
     if (isKnown) return { known, answer };
-    const settings = pageSettings(index, kept.lens, kept.source);
+    const settings = pageSettings(index, kept.lens, kept);
     return {
       known,
       settings,
@@ -240,7 +240,7 @@ export class ResultsService {
 
   listing(ready: Ready, question: Question): Listing {
     return {
-      settings: pageSettings(ready.posts.index, ready.kept.lens, ready.kept.source),
+      settings: pageSettings(ready.posts.index, ready.kept.lens, ready.kept),
       answer: this.results(ready, question),
     };
   }

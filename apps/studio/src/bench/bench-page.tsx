@@ -8,7 +8,7 @@ import { api, useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { Failed, Loading } from '../shared/states.js';
 import { useUndoKeys } from '../shared/use-undo-keys.js';
-import { dryRunsFor, type DryRuns } from '../dry-run/dry-runs.js';
+import { useDryRuns } from '../dry-run/use-dry-runs.js';
 import { AddressStrip } from './address-strip.js';
 import { BenchBar } from './bench-bar.js';
 import { useFacetClicks } from './bench-keys.js';
@@ -74,7 +74,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const [pageState, setPageState] = useState<DeskState>('live');
   const { saves, onSaved } = useSaves();
   const { saving, saver } = useSaving(slug, lens, loaded, onSaved);
-  const dryRuns = useDryRuns(slug, source);
+  const dryRuns = useDryRuns(loaded, source);
   const shown = pageState === 'plain' ? 'live' : pageState;
   const [reads, setReads] = useState(lens.language);
   const language = bestLanguage(lens, [reads]);
@@ -248,13 +248,6 @@ function useSaves(): { saves: number; onSaved: () => void } {
     void mutate('/api/v1/lenses', undefined, { revalidate: true });
   }, [mutate]);
   return { saves, onSaved };
-}
-
-/** Whoever tries the lens out, for as long as the Bench is open and the source stays as it is. */
-function useDryRuns(slug: string, { slug: source, posts, updatedAt }: SourceView): DryRuns {
-  const dryRuns = useMemo(() => dryRunsFor(slug, { slug: source, posts, updatedAt }), [slug, source, posts, updatedAt]);
-  useEffect(() => () => dryRuns.stop(), [dryRuns]);
-  return dryRuns;
 }
 
 function NoAnswer({ words, retry }: { words: string; retry: () => void }) {

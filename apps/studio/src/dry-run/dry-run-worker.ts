@@ -5,6 +5,7 @@ import {
   dryRun,
   finished,
   look,
+  type About,
   type DryRun,
   type Lens,
   type PostIndex,
@@ -14,7 +15,7 @@ import {
 
 /** What the Bench asks of its worker. */
 export type ToWorker =
-  | { ask: 'load'; bytes: ArrayBuffer; source: string }
+  | { ask: 'load'; bytes: ArrayBuffer; about: About }
   | { ask: 'try'; id: number; lens: Lens; address: string; from?: number }
   | { ask: 'see'; id: number; name: SightName; lens: Lens; address: string; wanted: Sights[SightName]['wanted'] }
   /** Nobody waits for what was asked under this number any more. */
@@ -30,7 +31,7 @@ export type FromWorker =
   | { said: 'refused'; id: number; problem: string; errors: { pointer: string; message: string }[] };
 
 let index: PostIndex | null = null;
-let source = '';
+let about: About = { name: '', source: '' };
 /** The lens as it was last asked for: what is worked out of it serves as long as only the address changes. */
 let last: { config: string; lens: Lens } | null = null;
 /** What is asked and not answered yet. */
@@ -53,7 +54,7 @@ export function answerMessage(message: ToWorker, say: (what: FromWorker) => void
     return say({ said: 'refused', id, problem: 'The lens has settings that can’t work. See errors.', ...read });
   }
   if (message.ask === 'try') {
-    const answer = dryRun(index, read.lens, source, address, Date.now(), message.from);
+    const answer = dryRun(index, read.lens, about, address, Date.now(), message.from);
     return say({ said: 'dry-run', id, dryRun: answer });
   }
   open.add(id);
@@ -76,10 +77,10 @@ export function answerMessage(message: ToWorker, say: (what: FromWorker) => void
   goOn();
 }
 
-function load({ bytes, source: slug }: Extract<ToWorker, { ask: 'load' }>): FromWorker {
+function load({ bytes, about: known }: Extract<ToWorker, { ask: 'load' }>): FromWorker {
   try {
     last = null;
-    source = slug;
+    about = known;
     index = finished(readSnapshot(new Uint8Array(bytes)));
     return { said: 'loaded' };
   } catch {

@@ -56,7 +56,7 @@ function indexReply(body: Uint8Array): Response {
 async function loaded(): Promise<WorkerDryRuns> {
   const dryRuns = new WorkerDryRuns(
     server,
-    { slug: 'notes', updatedAt: '' },
+    { name: 'Notes', slug: 'notes', updatedAt: '' },
     () => new NearWorker() as unknown as Worker,
   );
   for (let turn = 0; turn < 20; turn++) await Promise.resolve();
@@ -67,7 +67,7 @@ test('the server answers until the worker has the posts, the worker from then on
   serve(() => indexReply(bytes()));
   const dryRuns = new WorkerDryRuns(
     server,
-    { slug: 'notes', updatedAt: '' },
+    { name: 'Notes', slug: 'notes', updatedAt: '' },
     () => new NearWorker() as unknown as Worker,
   );
   expect(await dryRuns.run(habitats, '', never)).toBe(fromServer);
@@ -99,7 +99,7 @@ test('an overtaken question is let go', async () => {
 test('a Bench that is left before the index has come starts no worker', async () => {
   serve(() => indexReply(bytes()));
   const make = jest.fn(() => new NearWorker() as unknown as Worker);
-  const dryRuns = new WorkerDryRuns(server, { slug: 'notes', updatedAt: '' }, make);
+  const dryRuns = new WorkerDryRuns(server, { name: 'Notes', slug: 'notes', updatedAt: '' }, make);
   dryRuns.stop();
   for (let turn = 0; turn < 20; turn++) await Promise.resolve();
   expect(make).not.toHaveBeenCalled();

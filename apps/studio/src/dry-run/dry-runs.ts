@@ -62,6 +62,10 @@ export class ServerDryRuns implements DryRuns {
       api.ask('post', '/api/v1/lenses/{slug}/draft/findings', this.#of, { body: { config, address }, signal }),
     'dead-ends': ({ lens: config, address }, signal) =>
       api.ask('post', '/api/v1/lenses/{slug}/draft/dead-ends', this.#of, { body: { config, address }, signal }),
+    faults: ({ lens: config, wanted: { address } }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/faults', this.#of, { body: { config, address }, signal }),
+    sitemap: ({ lens: config, address }, signal) =>
+      api.ask('post', '/api/v1/lenses/{slug}/draft/sitemap', this.#of, { body: { config, address }, signal }),
     'cross-table': ({ lens: config, address, wanted }, signal) =>
       api.ask('post', '/api/v1/lenses/{slug}/draft/cross-table', this.#of, {
         body: { config, address, ...wanted },
@@ -80,6 +84,13 @@ export class ServerDryRuns implements DryRuns {
 
 /** Posts up to which a source is held in the browser. */
 export const mostPostsHeld = 50_000;
+
+/** A source, and what the lens on it is called. */
+interface HeldSource {
+  name: string;
+  slug: string;
+  updatedAt: string;
+}
 
 /** Whoever waits for an answer of the worker. */
 interface Waiting {
@@ -104,10 +115,10 @@ export class WorkerDryRuns implements DryRuns {
    */
   constructor(
     private readonly instead: DryRuns,
-    source: { slug: string; updatedAt: string },
+    about: HeldSource,
     makeWorker: () => Worker,
   ) {
-    void this.#load(source, makeWorker);
+    void this.#load(about, makeWorker);
   }
 
   /** Whether answers come from the worker by now. */
@@ -149,7 +160,7 @@ export class WorkerDryRuns implements DryRuns {
     this.#worker = null;
   }
 
-  async #load(source: { slug: string; updatedAt: string }, makeWorker: () => Worker): Promise<void> {
+  async #load({ name, ...source }: HeldSource, makeWorker: () => Worker): Promise<void> {
     const bytes = await api
       .fetch(`${urlOf('/api/v1/sources/{slug}/index', source)}?of=${encodeURIComponent(source.updatedAt)}`)
       .then((response) => response.arrayBuffer())
@@ -160,7 +171,8 @@ export class WorkerDryRuns implements DryRuns {
     worker.onmessage = ({ data }: MessageEvent<FromWorker>) => this.#hear(data);
     worker.onerror = () => this.#giveUp();
     this.#worker = worker;
-    worker.postMessage({ ask: 'load', bytes, source: source.slug } satisfies ToWorker, [bytes]);
+    const about = { name, source: source.slug };
+    worker.postMessage({ ask: 'load', bytes, about } satisfies ToWorker, [bytes]);
   }
 
   #hear(message: FromWorker): void {
@@ -183,7 +195,7 @@ export class WorkerDryRuns implements DryRuns {
 }
 
 /** The way a source's lens is tried out. */
-export function dryRunsFor(slug: string, source: { slug: string; posts: number; updatedAt: string }): DryRuns {
+export function dryRunsFor(slug: string, source: HeldSource & { posts: number }): DryRuns {
   const server = new ServerDryRuns(slug);
   if (source.posts > mostPostsHeld || typeof Worker === 'undefined') return server;
   return new WorkerDryRuns(

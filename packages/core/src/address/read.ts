@@ -99,13 +99,18 @@ export function parameterNames(lens: Lens): Map<string, Target> {
   names.set(prefix + lens.address.sort, 'sort');
   if (sizesOf(lens.paging).length > 0) names.set(prefix + lens.address.size, 'size');
   for (const facet of lens.facets) names.set(prefix + facet.key, { facet, moved: false });
+  for (const { name, is } of lens.address.former) {
+    const now = names.get(prefix + is);
+    if (now && !names.has(name)) names.set(name, typeof now === 'object' ? { ...now, moved: true } : now);
+  }
   return names;
 }
 
 function readSort(parameter: Parameter, lens: Lens, notices: Notice[]): string | null {
   const { value } = parameter;
   if (value === '') return null;
-  if (lens.sort.options.some((option) => option.key === value)) return value;
+  const found = lens.sort.options.find(({ key, aliases }) => key === value || aliases.includes(value))?.key;
+  if (found) return found;
   notices.push({ code: 'unknown-sort', value, text: `“${value}” is not an order this listing has.` });
   return null;
 }

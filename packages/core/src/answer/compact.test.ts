@@ -17,7 +17,7 @@ function expanded(index: ReturnType<typeof buildIndex>, query: Query) {
     frame: ReturnType<typeof frameOf>;
     compact: ReturnType<typeof answerCompactly>;
   };
-  return expandAnswer(compact, frame, pageSettings(index, query.lens, 'notes'));
+  return expandAnswer(compact, frame, pageSettings(index, query.lens, { name: 'Notes', source: 'notes' }));
 }
 
 /** Facets whose lists change with what is counted and chosen. */

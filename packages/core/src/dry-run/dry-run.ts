@@ -14,6 +14,12 @@ import { termLooks, type TermLook } from '../lens/term-looks.js';
 import { sieve, type Sieve } from '../why/sieve.js';
 import { settingsOf, type Settings } from '../lens/settings.js';
 
+/** What a lens is called, and the slug of its source. */
+export interface About {
+  name: string;
+  source: string;
+}
+
 /** All the Bench shows of a lens at an address. */
 export interface DryRun {
   settings: Settings;
@@ -58,29 +64,28 @@ export function readQuestion(
 
 /**
  * What a page needs to draw a lens over an index.
- * @param source  slug of the source
  */
-export function pageSettings(index: PostIndex, lens: Lens, source: string): Settings {
-  return settingsOf(lens, index.fields, parameterNames(lens).keys(), source);
+export function pageSettings(index: PostIndex, lens: Lens, about: About): Settings {
+  return settingsOf(lens, index.fields, parameterNames(lens).keys(), about);
 }
 
 /** Tries a lens out, wherever the index is: on the server or in a worker of the Bench. */
-export function dryRun(index: PostIndex, lens: Lens, source: string, address: string, now: number, from = 1): DryRun {
+export function dryRun(index: PostIndex, lens: Lens, about: About, address: string, now: number, from = 1): DryRun {
   const { query, notices } = readQuestion(index, lens, address, now, from);
-  return dryRunOfQuestion(index, lens, source, query, notices);
+  return dryRunOfQuestion(index, lens, about, query, notices);
 }
 
 /** The same of an address that is read already. */
 export function dryRunOfQuestion(
   index: PostIndex,
   lens: Lens,
-  source: string,
+  about: About,
   query: Query,
   notices: readonly Notice[],
 ): DryRun {
   const answered = answer(index, query, notices);
   return {
-    settings: pageSettings(index, lens, source),
+    settings: pageSettings(index, lens, about),
     answer: answered,
     sieve: sieve(index, query),
     effects: matchEffects(index, query),

@@ -16,7 +16,7 @@ function movesOf(weights: object, address: string, size = 12) {
     paging: { size },
   });
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
-  return dryRun(index, read.value, 'notes', address, 0).moves.q;
+  return dryRun(index, read.value, { name: 'Notes', source: 'notes' }, address, 0).moves.q;
 }
 
 test('posts of the first page are told with where they would stand by the usual weights', () => {

@@ -3,8 +3,10 @@ import { prewarmColumns } from '../answer/prewarm.js';
 import type { PostIndex } from '../engine/index/post-index.js';
 import type { Steps } from '../engine/base/steps.js';
 import { readQuestion } from './dry-run.js';
+import { prepareSitemap, type FoundAddress } from '../crawling/sitemap.js';
 import type { Lens } from '../lens/lens.js';
 import type { Query } from '../lens/query.js';
+import { addressFaults, type AddressFault } from '../why/address-faults.js';
 import { crossTable, type CrossTable } from '../why/cross-table.js';
 import { deadEndsShown, prepareDeadEnds, type DeadEnds } from '../why/dead-ends.js';
 import { prepareFindings, type LensFinding } from '../why/lens-findings.js';
@@ -17,6 +19,8 @@ export interface Sights {
   'ways-in': { wanted: { post: string }; seen: WayIn[] };
   findings: { wanted: object; seen: LensFinding[] };
   'dead-ends': { wanted: object; seen: DeadEnds };
+  faults: { wanted: { address: string }; seen: AddressFault[] };
+  sitemap: { wanted: object; seen: FoundAddress[] };
   'cross-table': { wanted: { facets: [string, string] }; seen: CrossTable | null };
 }
 export type SightName = keyof Sights;
@@ -27,6 +31,7 @@ type Look<K extends SightName> = (
   query: Query,
   wanted: Sights[K]['wanted'],
   tell: Tell,
+  now: number,
 ) => Steps<Sights[K]['seen']>;
 
 /** Work of one step. */
@@ -44,6 +49,8 @@ const looks: { [K in SightName]: Look<K> } = {
     }),
   findings: (index, { lens }) => prepareFindings(index, lens),
   'dead-ends': (index, { lens }, _wanted, tell) => prepareDeadEnds(index, lens, deadEndsShown, tell),
+  faults: (index, { lens }, { address }, _tell, now) => atOnce(() => addressFaults(index, lens, address, now)),
+  sitemap: (index, { lens }) => prepareSitemap(index, lens),
   'cross-table': (index, { lens }, { facets }) => atOnce(() => crossTable(index, lens, facets)),
 };
 
@@ -63,5 +70,5 @@ export function* look<K extends SightName>(
   yield* prewarmColumns(index, lens);
   const { query } = readQuestion(index, lens, address, now);
   yield* prepareAnswer(index, query);
-  return yield* looks[name](index, query, wanted, tell);
+  return yield* looks[name](index, query, wanted, tell, now);
 }

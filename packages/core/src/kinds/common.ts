@@ -1,4 +1,4 @@
-import { flag, list, optional, text, whole, withDefault } from '../shape/shape.js';
+import { choice, flag, list, optional, text, whole, withDefault } from '../shape/shape.js';
 
 /** Most characters of a name in an address. */
 export const maxAddressName = 60;
@@ -27,6 +27,11 @@ export const common = {
   folded: withDefault(flag(), () => false),
   /** Key of another facet: this one is shown only while something is chosen in that. Empty: always. */
   dependsOn: withDefault(text({ max: 60 }), () => ''),
+  /**
+   * Which addresses with a choice in it search engines may keep: none, those with nothing else chosen, or also those with one
+   * choice more in another facet that says so. Without a word, what its kind is best kept by.
+   */
+  indexed: optional(choice('never', 'alone', 'paired')),
   /** Its colour on the Bench, from 1; without one, the first that is free. Visitors never see it. */
   hue: optional(whole(1, 64)),
 };
@@ -40,5 +45,9 @@ export interface CommonConfig {
   visible: boolean;
   folded: boolean;
   dependsOn: string;
+  indexed?: Indexed | undefined;
   hue?: number | undefined;
 }
+
+/** Which addresses with a choice in a facet search engines may keep. */
+export type Indexed = 'never' | 'alone' | 'paired';

@@ -90,6 +90,10 @@ export interface FacetKind<F extends CommonConfig, A, S extends object = object>
   readonly hasEnds?: boolean;
   /** Whether what an address says of it can depend on the day, such as “the last 30 days”. */
   readonly isDaily?: boolean;
+  /** Whether its choices can be listed, so that search engines may keep an address of each. */
+  readonly isListable?: boolean;
+  /** A value that a text which is none comes near to; null where nothing does. */
+  readonly nearValue?: (value: string) => { value: string; label: string } | null;
   /** What stands after the `=` in an address, as an example. */
   readonly valueForm: (facet: F) => string;
 

@@ -53,7 +53,8 @@ export function lensForPage(
   within.push(...followed(lens, fields, driven));
   const spoken = lensIn(lens, bestLanguage(lens, languages));
   const narrowed: NarrowedScope = within.length > 0 ? { ...lens.scope, within } : lens.scope;
-  const address = prefix === null ? lens.address : { ...lens.address, prefix };
+  // names it had before begin with its own prefix, which another lens may have there
+  const address = prefix === null ? lens.address : { ...lens.address, prefix, former: [] };
   return { ...spoken, scope: narrowed, address };
 }
 

@@ -27,8 +27,13 @@ import { markupShape, noMarkup } from './markup.js';
 
 const postId = text({ min: 1, max: 500 });
 
+/** A name as it stands in an address, its prefix with it. */
+const wholeName = text({ min: 1, max: 90 });
+
 const sortOption = object({
   key: addressName,
+  /** What addresses called it before; they keep working. */
+  aliases: withDefault(list(addressName, 20), () => []),
   /** Empty: what it does, in the language visitors read. */
   label: withDefault(text({ max: 120 }), () => ''),
   /** A field; or `relevance`, or `shuffle`, by `by`. */
@@ -113,10 +118,22 @@ const lensShape = object({
       sort: withDefault(addressName, () => 'sort'),
       page: withDefault(addressName, () => 'page'),
       size: withDefault(addressName, () => 'size'),
+      /** Whole names that addresses had before, and the name without prefix that stands in their place now. */
+      former: withDefault(list(object({ name: wholeName, is: addressName }), 500), () => []),
+      /** Whole names that are let go: once live, and read no more. */
+      gone: withDefault(list(wholeName, 500), () => []),
       /** When a choice takes effect. */
       apply: withDefault(choice('change', 'button'), () => 'change' as const),
     }),
-    () => ({ prefix: '', sort: 'sort', page: 'page', size: 'size', apply: 'change' as const }),
+    () => ({
+      prefix: '',
+      sort: 'sort',
+      page: 'page',
+      size: 'size',
+      former: [],
+      gone: [],
+      apply: 'change' as const,
+    }),
   ),
   /** BCP 47 tag of the language visitors read. */
   language: withDefault(

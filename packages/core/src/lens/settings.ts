@@ -45,7 +45,9 @@ export interface Settings {
   cardLink: Pick<Lens['card'], 'link' | 'newTab'>;
   look: PageLook;
   texts: Texts;
-  address: Lens['address'];
+  address: Omit<Lens['address'], 'former' | 'gone'>;
+  /** What the lens is called. */
+  name: string;
   /** Facets of other lenses on a page that it is narrowed by, with the field that has their terms here. */
   follows: Lens['follows'];
   /** Slug of the source: what visitors mark is kept by it, for all lenses of a source. */
@@ -57,7 +59,13 @@ export interface Settings {
 }
 
 /** Draws from a lens what a page may see of it. */
-export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable<string>, source: string): Settings {
+export function settingsOf(
+  lens: Lens,
+  fields: readonly Field[],
+  names: Iterable<string>,
+  { name, source }: Pick<Settings, 'name' | 'source'>,
+): Settings {
+  const { former: _former, gone: _gone, ...address } = lens.address;
   const card = cardParts(lens, fields);
   return {
     facets: lens.facets.map((facet) => ({
@@ -82,7 +90,8 @@ export function settingsOf(lens: Lens, fields: readonly Field[], names: Iterable
     cardLink: { link: lens.card.link, newTab: lens.card.newTab },
     look: pageLook(lens.look),
     texts: textsOf(lens),
-    address: lens.address,
+    address,
+    name,
     follows: lens.follows,
     source,
     names: [...names],

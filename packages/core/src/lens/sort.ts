@@ -32,5 +32,5 @@ export function isOwnOrder(query: Pick<Query, 'lens' | 'selections' | 'sort'>): 
 /** The lens's own relevance option, or one that stands in for it: a search is by relevance without being told. */
 function relevanceOf(lens: Lens): SortOption {
   const own = lens.sort.options.find((option) => option.by === 'relevance');
-  return own ?? { key: 'relevance', label: '', by: 'relevance', field: '', order: 'desc', then: [] };
+  return own ?? { key: 'relevance', label: '', by: 'relevance', field: '', order: 'desc', aliases: [], then: [] };
 }

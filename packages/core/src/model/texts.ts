@@ -72,6 +72,9 @@ export const englishTexts = {
   onlyMarked: 'Only what I marked',
   mark: 'Mark {title}',
   marked: '{n} marked',
+  /** Title of a page and what search engines say of it, once something is chosen. */
+  pageTitle: '{name}: {choices}',
+  pageText: '{posts}: {choices}',
   respelled: 'Nothing for “{searched}”, showing “{value}”.',
 };
 

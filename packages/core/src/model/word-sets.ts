@@ -70,6 +70,8 @@ const german: Texts = {
   onlyMarked: 'Nur Gemerktes',
   mark: '{title} merken',
   marked: '{n} gemerkt',
+  pageTitle: '{name}: {choices}',
+  pageText: '{posts}: {choices}',
   respelled: 'Nichts zu „{searched}“, gezeigt wird „{value}“.',
 };
 
@@ -138,6 +140,8 @@ const arabic: Texts = {
   onlyMarked: 'ما حفظته فقط',
   mark: 'حفظ {title}',
   marked: 'المحفوظ: {n}',
+  pageTitle: '{name}: {choices}',
+  pageText: '{posts}: {choices}',
   respelled: 'لا شيء عن «{searched}»، المعروض «{value}».',
 };
 
@@ -206,6 +210,8 @@ const japanese: Texts = {
   onlyMarked: '印を付けたものだけ',
   mark: '「{title}」に印を付ける',
   marked: '印を付けたもの {n}件',
+  pageTitle: '{name}：{choices}',
+  pageText: '{posts}：{choices}',
   respelled: '「{searched}」に当てはまるものがないため、「{value}」を表示しています。',
 };
 

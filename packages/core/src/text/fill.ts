@@ -6,7 +6,7 @@ export function fill(template: string, values: Record<string, string | number>):
 }
 
 /**
- * GatherMap the form of a text for a number and fills `{n}`, in a language's own figures.
+ * Picks the form of a text for a number and fills `{n}`, in a language's own figures.
  * A text with fewer forms than the language has categories gives its last form for the rest.
  */
 export function fillPlural(template: string, n: number, language: string): string {

@@ -29,9 +29,6 @@ test('an answer that comes while one types in a box of a range leaves what is ty
     box.dispatchEvent(new Event('input', { bubbles: true }));
     await visit.set('From (min)', name === 'To' ? '' : '50');
     expect(box.value).toBe('70');
-    box.dispatchEvent(new Event('blur'));
-    await visit.set('From (min)', '60');
-    expect(box.value).toBe('');
   }
 });
 

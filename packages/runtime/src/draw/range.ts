@@ -47,6 +47,7 @@ function typedAt({ listing, facet }: Drawn, end: 'from' | 'to') {
   const { typed } = listing.opened;
   const place = `${facet.key} ${end}`;
   return {
+    place,
     text: typed.get(place),
     type: (event: Event) => typed.set(place, (event.target as HTMLInputElement).value),
     done: () => typed.delete(place),
@@ -71,7 +72,6 @@ function drawNumberEnd(drawn: Drawn, end: 'from' | 'to', label: string): Templat
       .value=${live(text ?? drawn[end])}
       @input=${type}
       @change=${take}
-      @blur=${done}
     />
   </label>`;
 }
@@ -81,10 +81,10 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
   const { bounds } = control;
   const value = drawn[end];
   const isTimed = control.of === 'times';
-  const place = `${facet.key} ${end}`;
+  const typed = typedAt(drawn, end);
+  const { place } = typed;
   const bad = listing.opened.badDays.get(place);
   const { language, zone, texts } = listing.settings!;
-  const typed = typedAt(drawn, end);
   const take = async (event: Event) => {
     const text = (event.target as HTMLInputElement).value.trim();
     const { readDayInput } = await dayReader();
@@ -119,7 +119,6 @@ function drawDayEnd(drawn: Drawn, end: 'from' | 'to', label: string): TemplateRe
         @focus=${dayReader}
         @input=${typed.type}
         @change=${take}
-        @blur=${typed.done}
       />
     </label>
     <button type="button" class="ivy-calendar" aria-label="${label}: ${texts.day}" @click=${openCalendar}>

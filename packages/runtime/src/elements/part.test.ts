@@ -8,8 +8,10 @@ interface Asked {
 let asked: Asked[] = [];
 /** How the lens looks, as the server says it. */
 let sheet: string | undefined;
+Object.assign(globalThis, { matchMedia: () => ({ matches: false }) });
 
 const settings = {
+  name: 'Walks',
   facets: [{ key: 'kind' }],
   look: pageLook(makeLook()),
   card: [],
@@ -137,10 +139,15 @@ test('a choice and its answer are reported by events that bubble', async () => {
   await asked[0]!.reply(7);
   const heard: string[] = [];
   for (const type of ['ivy:change', 'ivy:answer']) document.body.addEventListener(type, () => heard.push(type));
+  let words: { title?: string; text?: string } = {};
+  document.body.addEventListener('ivy:title', (event) => (words = (event as CustomEvent<object>).detail));
   element.query = { facets: { kind: ['talk'] }, sort: null, page: 1 };
   expect(heard).toEqual(['ivy:change']);
   await asked[1]!.reply(2);
+  // what makes the title is fetched after the first paint
+  for (let i = 0; i < 200 && words.text !== '2 posts'; i++) await turn();
   expect(heard).toEqual(['ivy:change', 'ivy:answer']);
+  expect(words).toEqual({ title: 'Walks', text: '2 posts' });
 });
 
 test('a list shows as many of the posts as it says, in step with one that shows all', async () => {

@@ -1,6 +1,7 @@
-import { directionOf, spanAt, type Choices } from '@ivy/view';
+import { chipsView, countView, directionOf, spanAt, type Choices } from '@ivy/view';
 import { render } from 'lit-html';
 import { drawGone } from '../draw/results.js';
+import { shownOf } from '../draw/shown.js';
 import { fetchLater, withLater, type Later } from '../draw/with-later.js';
 import { Listing } from '../listing/listing.js';
 import { restoreScroll } from '../listing/scroll.js';
@@ -139,7 +140,7 @@ export abstract class Part extends HTMLElement {
   /** Without a name there is nothing to show: said in plain words, and in the console to whoever builds the page. */
   #sayNameless(): void {
     if (this.name || !this.isConnected) return;
-    console.error(`Ivy Lens: <${this.localName}> needs the name of a released lens, such as name="field-notes".`);
+    console.error(`Ivy Lens: <${this.localName}> needs the name of a released lens.`);
     if (/lens|results/.test(this.localName)) render(drawGone(), this);
   }
 
@@ -151,8 +152,10 @@ export abstract class Part extends HTMLElement {
       const moves = what === 'answer' && listing.moves && withLater(draw, (later) => later.move(this, draw));
       if (moves !== true) this.redraw();
       if (!what) return;
-      const { choices: query, answer } = listing;
-      this.dispatchEvent(new CustomEvent(`ivy:${what}`, { bubbles: true, detail: { query, answer } }));
+      const detail = { query: listing.choices, answer: listing.answer };
+      this.dispatchEvent(new CustomEvent(`ivy:${what}`, { bubbles: true, detail }));
+      const say = () => withLater(say, (later) => later.sayTitle(this, shownOf(listing), chipsView, countView));
+      if (what === 'answer') say();
     });
     this.redraw();
   }

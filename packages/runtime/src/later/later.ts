@@ -8,6 +8,7 @@ export { keepShape } from './keep-shape.js';
 export { drawMore } from './more.js';
 export { move } from './move.js';
 export { watchNearness } from './near.js';
+export { sayTitle } from './say-title.js';
 export { drawSheet } from './sheet.js';
 export { drawTable } from './table.js';
 export { drawThumbs } from './thumbs.js';

@@ -1,14 +1,18 @@
-import { maxAddress, maxSearch, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
+import { maxAddress, maxSearch, prepareSitemap, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
 import { choicesOf, pageSheet, plainLookSheet, plainPlaced, viewOf, writeChoices, type Shown } from '@ivy/view';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
+import { doorsToken, type Doors } from '../../doors/doors.js';
+import { inTurns } from '../../shared/turns.js';
 import { isFresh, languagesIn, queryOf } from '../results.controller.js';
 import { ResultsService, type Question, type Ready, drawnOf } from '../results.service.js';
 import { joinEnds } from './join-ends.js';
 import { resolver } from '../resolver.js';
 import { nameOfFind } from './plain-facets.js';
-import { hrefOn, plainDocument } from './plain-page.js';
+import { hrefOn } from './href.js';
+import { pageHead, writeSitemap } from './page-head.js';
+import { plainDocument } from './plain-page.js';
 
 /** The parameter by which a page of ours is asked for in a language; without it the browser's own wishes count. */
 const languageName = '~lang';
@@ -16,7 +20,10 @@ const languageName = '~lang';
 /** Pages of lenses that are whole without scripts: of releases for visitors, of drafts for whoever works on them. */
 @Injectable()
 export class HostedPages {
-  constructor(private readonly service: ResultsService) {}
+  constructor(
+    private readonly service: ResultsService,
+    @Inject(doorsToken) private readonly doors: Doors,
+  ) {}
 
   async send(slug: string, which: 'release' | 'draft', request: FastifyRequest, reply: FastifyReply): Promise<void> {
     const address = queryOf(request);
@@ -36,9 +43,30 @@ export class HostedPages {
       return;
     }
     const question = await this.service.question(ready, address, now, 1);
-    const page = this.#draw(ready, slug, which, path, question);
+    const isOld = question.notices.length > 0 && question.notices.every(({ code }) => code === 'moved');
+    if (isOld) {
+      // what is called otherwise by now has one address: the one in force
+      const { address: canonical } = this.service.listing(ready, question).answer;
+      void reply.redirect(hrefOn(encodeURI(path), question.foreign, canonical), 301);
+      return;
+    }
+    const page = this.#draw(ready, slug, which, path, question, this.#originOf(request), said ?? null);
     void reply.header('content-type', 'text/html; charset=utf-8').header('vary', 'accept-language');
     void reply.send(isFresh(request, reply, tagOf(page)) ? undefined : page);
+  }
+
+  /** Every address of a released lens that is worth finding, for search engines. */
+  async sendSitemap(slug: string, request: FastifyRequest, reply: FastifyReply): Promise<void> {
+    const ready = await this.service.ready(slug, 'release');
+    void reply.header('content-type', 'application/xml; charset=utf-8');
+    if (isFresh(request, reply, ready.etag)) return void reply.send();
+    const found = await inTurns(prepareSitemap(ready.posts.index, ready.kept.lens));
+    void reply.send(writeSitemap(`${this.#originOf(request)}/l/${encodeURIComponent(ready.kept.slug)}`, found));
+  }
+
+  /** Where others reach this server: by its public name, or as it was asked. */
+  #originOf(request: FastifyRequest): string {
+    return this.doors.publicUrl ?? `${request.protocol}://${request.host}`;
   }
 
   /** Finds the terms that boxes of the form look for. What those say is no parameter of another's. */
@@ -58,7 +86,15 @@ export class HostedPages {
     return { finds, foreign };
   }
 
-  #draw(ready: Ready, slug: string, which: 'release' | 'draft', path: string, question: Question): string {
+  #draw(
+    ready: Ready,
+    slug: string,
+    which: 'release' | 'draft',
+    path: string,
+    question: Question,
+    origin: string,
+    said: string | null,
+  ): string {
     const { settings, answer } = this.service.listing(ready, question);
     const { finds, foreign } = this.#find(ready, question, answer);
     const { kept } = ready;
@@ -80,8 +116,17 @@ export class HostedPages {
       href: hrefOn(path, [...others, `${languageName}=${language}`], answer.address),
       current: language === settings.language,
     }));
+    const head = pageHead({
+      shown,
+      query: question.query,
+      url: origin + encodeURI(path),
+      kept: said === null ? [] : [`${languageName}=${settings.language}`],
+      isReleased: which === 'release',
+      languages: languages.map(({ language, href }) => ({ language, href: origin + href })),
+    });
     const page = {
       slug,
+      head,
       sheet: pageSheet(kept.lens.look) + plainLookSheet(kept.lens.look, drawnOf(settings, ready.posts.index, kept)),
       name: kept.name,
       scripts: which === 'release',

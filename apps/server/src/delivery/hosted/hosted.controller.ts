@@ -11,6 +11,15 @@ import { PageFilter } from './page.filter.js';
 export class HostedController {
   constructor(private readonly pages: HostedPages) {}
 
+  @Get(':slug/sitemap.xml')
+  async sitemap(
+    @Param('slug') slug: string,
+    @Req() request: FastifyRequest,
+    @Res() reply: FastifyReply,
+  ): Promise<void> {
+    await this.pages.sendSitemap(slug, request, reply);
+  }
+
   @Get(':slug')
   async page(@Param('slug') slug: string, @Req() request: FastifyRequest, @Res() reply: FastifyReply): Promise<void> {
     await this.pages.send(slug, 'release', request, reply);

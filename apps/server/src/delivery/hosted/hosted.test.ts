@@ -64,13 +64,13 @@ const links = (text: string, part: string) =>
     .map((tag) => /href="([^"]*)"/.exec(tag)![1]!.replaceAll('&#38;', '&'));
 
 test('the page is whole as it is sent: cards, counts, what is chosen, and the script to take over', async () => {
-  const { status, headers, text } = await page('/l/notes?zone=mudflat&open=either');
+  const { status, headers, text } = await page('/l/notes?habitat=mudflat&open=either');
   expect([status, headers.get('content-type')]).toEqual([200, 'text/html; charset=utf-8']);
   expect(matchedOn(text)).toBe(6);
-  expect(text).toContain('<title>Notes &#38; more</title>');
+  expect(text).toContain('<title>Notes &#38; more: Mudflat</title>');
   expect(text).toContain('src="/embed/ivy-lens.js"');
   expect(text).toMatch(/name="habitat"\s+value="mudflat"\s+checked/);
-  expect(text).toContain('<link rel="canonical" href="/l/notes?habitat=mudflat&#38;open=either" />');
+  expect(text).toContain(`<link rel="canonical" href="${server.url}/l/notes?habitat=mudflat&#38;open=either" />`);
   expect(text.match(/data-post=/g)).toHaveLength(4);
 });
 

@@ -1,6 +1,7 @@
 import type { ChipsView, MoreView, NumbersView, PageLink, PagerView, Shown, SortView, View } from '@ivy/view';
 import { drawCards } from './plain-cards.js';
 import { drawTable } from './plain-table.js';
+import { drawHead, type PageHead } from './page-head.js';
 import { drawFacets } from './plain-facets.js';
 import { html, Markup } from './markup.js';
 
@@ -12,12 +13,6 @@ export interface Plain {
   foreign: readonly string[];
   /** The page's own path. */
   path: string;
-}
-
-/** A link on a page: parameters that are not the lens's stay in front. */
-export function hrefOn(path: string, foreign: readonly string[], own: string): string {
-  const address = [...foreign, own].filter((part) => part !== '').join('&');
-  return address === '' ? path : `${path}?${address}`;
 }
 
 /**
@@ -178,6 +173,7 @@ export const pageStyle = html`<style>
 export interface PlainPage {
   slug: string;
   name: string;
+  head: PageHead;
   /** Rules of how the lens looks. */
   sheet: string;
   scripts: boolean;
@@ -200,16 +196,14 @@ function drawLanguages(languages: PlainPage['languages']): Markup {
 
 /** The whole document: it reads well with scripts off, and with them on the page script takes it over. */
 export function plainDocument(plain: Plain, page: PlainPage): string {
-  const { view, shown, path } = plain;
-  const canonical = hrefOn(path, [], shown.answer.address);
+  const { view } = plain;
   return html`<!doctype html>
     <html lang="${view.language}" ${view.direction === 'rtl' && html` dir="rtl"`}>
       <head>
         <meta charset="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
-        <title>${page.name}</title>
+        ${drawHead(page.head)}
         <link rel="icon" href="data:," />
-        <link rel="canonical" href="${canonical}" />
         ${page.scripts && html`<script type="module" src="/embed/ivy-lens.js"></script>`}
         <link rel="stylesheet" href="/embed/ivy-lens.css" />
         ${pageStyle} ${new Markup(`<style>${page.sheet}</style>`)}

@@ -5,6 +5,7 @@ import { existsSync, readFileSync, statSync } from 'node:fs';
 import type { DataSource } from 'typeorm';
 import { Setting } from '../../database/setting.entity.js';
 import { Source } from '../../database/source.entity.js';
+import { ReleasesService } from '../lenses/releases.service.js';
 import { LensesService } from '../lenses/lenses.service.js';
 import { Problem } from '../../problem/problem.js';
 import { nameOfHost } from '../../doors/doors.js';
@@ -91,6 +92,7 @@ export async function loadDemo(app: Services, site: string, again = false): Prom
 async function loadPart(app: Services, part: DemoPart, site: string): Promise<boolean> {
   const sources = app.get<SourcesService>(SourcesService);
   const lenses = app.get<LensesService>(LensesService);
+  const releases = app.get<ReleasesService>(ReleasesService);
   const path = fromRoot('demo', 'dist', part.file);
   if (!existsSync(path)) return false;
   await onlyIfNew(async () => {
@@ -100,7 +102,7 @@ async function loadPart(app: Services, part: DemoPart, site: string): Promise<bo
   for (const { slug, source, name, note } of part.lenses) {
     await onlyIfNew(async () => {
       await lenses.create({ name, source, slug, config: configOf(slug, site) });
-      await lenses.publish(slug, note, undefined);
+      await releases.publish(slug, { note, anyway: true }, undefined);
     });
   }
   return true;

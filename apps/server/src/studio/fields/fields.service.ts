@@ -16,7 +16,8 @@ import type { Source } from '../../database/source.entity.js';
 import { notFound, Problem } from '../../problem/problem.js';
 import { Changes as ChangeFeed } from '../../shared/changes.js';
 import { Thread } from '../../shared/thread.js';
-import { newest, wholeConfig } from '../lenses/lenses.service.js';
+import { wholeConfig } from '../lenses/lens-config.js';
+import { newest } from '../lenses/lens-rows.js';
 import { SourcesService } from '../sources/sources.service.js';
 import type { FieldReading, FieldResult, FieldTask } from './field-worker.js';
 

@@ -22,6 +22,6 @@ export class DryRunsService {
     await inTurns(prewarmColumns(index, config));
     const { query, notices } = readQuestion(index, config, body.address, now, body.from ?? 1);
     await inTurns(prepareAnswer(index, query));
-    return dryRunOfQuestion(index, config, row.source.slug, query, notices);
+    return dryRunOfQuestion(index, config, { name: row.name, source: row.source.slug }, query, notices);
   }
 }

@@ -1,5 +1,16 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import {
+  IsBoolean,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+} from 'class-validator';
 import { slugMessage, slugPattern } from '../../shared/slugs.js';
 
 /** A config as it is written: all that has a default may be left out. */
@@ -74,13 +85,20 @@ export class DryRunBody extends DraftBody {
   from?: number;
 }
 
-export class ReleaseBody {
+export class PublishAgainBody {
   @ApiPropertyOptional({ description: 'What is new, in a few words.' })
   @IsOptional()
   @IsString()
   @MaxLength(500)
   note?: string;
 
+  @ApiPropertyOptional({ description: 'Also where saved addresses no longer hold.' })
+  @IsOptional()
+  @IsBoolean()
+  anyway?: boolean;
+}
+
+export class ReleaseBody extends PublishAgainBody {
   @ApiPropertyOptional({ description: 'The draft that is meant: refused when someone saved another one meanwhile.' })
   @IsOptional()
   @IsInt()

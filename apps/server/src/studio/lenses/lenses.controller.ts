@@ -1,24 +1,11 @@
 import { lensSchema, type JsonSchema } from '@ivy/core';
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  Headers,
-  HttpCode,
-  Param,
-  ParseIntPipe,
-  Patch,
-  Post,
-  Put,
-  Res,
-} from '@nestjs/common';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Patch, Post, Put, Res } from '@nestjs/common';
 import { ApiHeader, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Answers, AnswersNothing, Refuses } from '../../api/describe.js';
 import type { FastifyReply } from 'fastify';
 import { Problem } from '../../problem/problem.js';
-import { CreateLensBody, DraftBody, ReleaseBody, LensBody } from './lens.bodies.js';
-import type { LensSummary, LensView, ReleaseMade, ReleaseView } from './lens.view.js';
+import { CreateLensBody, DraftBody, LensBody } from './lens.bodies.js';
+import type { LensSummary, LensView } from './lens.view.js';
 import { LensesService } from './lenses.service.js';
 
 @ApiTags('lenses')
@@ -74,33 +61,6 @@ export class LensesController {
     return view;
   }
 
-  @Post('lenses/:slug/releases')
-  @ApiHeader({ name: 'If-Match', required: false, description: 'The draftRevision that is to be published.' })
-  @Answers('ReleaseMade', { status: 201 })
-  @Refuses({ 400: ['bad-if-match'], 412: ['draft-changed'], 422: ['bad-config'] })
-  async publish(
-    @Param('slug') slug: string,
-    @Body() body: ReleaseBody,
-    @Headers('if-match') ifMatch: string | undefined,
-  ): Promise<ReleaseMade> {
-    const revision = ifMatch === undefined ? body.draftRevision : readRevision(ifMatch);
-    return { number: await this.lenses.publish(slug, body.note ?? '', revision) };
-  }
-
-  @Get('lenses/:slug/releases')
-  @Answers('ReleaseView', { of: 'list' })
-  releases(@Param('slug') slug: string): Promise<ReleaseView[]> {
-    return this.lenses.releases(slug);
-  }
-
-  @Post('lenses/:slug/releases/:number/restore')
-  @HttpCode(200)
-  @Answers('LensView')
-  @Refuses({ 400: ['bad-request'], 422: ['bad-config'] })
-  restore(@Param('slug') slug: string, @Param('number', ParseIntPipe) number: number): Promise<LensView> {
-    return this.lenses.restore(slug, number);
-  }
-
   @Get('schemas/lens.json')
   @ApiOkResponse({
     description: 'JSON Schema of a lens’s config.',
@@ -111,7 +71,8 @@ export class LensesController {
   }
 }
 
-function readRevision(ifMatch: string | undefined): number {
+/** The revision of a draft that a request was made for. */
+export function readRevision(ifMatch: string | undefined): number {
   if (ifMatch === undefined) {
     throw new Problem(428, 'if-match-missing', 'Send If-Match with the draftRevision this draft was made from.');
   }

@@ -1,7 +1,9 @@
 import {
   sieve,
+  type AddressFault,
   type CrossTable,
   type DeadEnds,
+  type FoundAddress,
   type LensFinding,
   type Nearest,
   type Sieve,
@@ -74,6 +76,33 @@ export class SightsController {
   @Refuses({ 414: ['address-too-long'], 422: ['bad-config'] })
   waysIn(@Param('slug') slug: string, @Body() body: WaysInBody, @Req() request: FastifyRequest): Promise<WayIn[]> {
     return this.sights.see(slug, 'ways-in', body, { post: body.post }, leftBy(request));
+  }
+
+  @Post('faults')
+  @HttpCode(200)
+  @Answers('AddressFault', {
+    of: 'list',
+    says: 'What of the address is not taken as it stands, where it stands, and what exists and comes nearest.',
+  })
+  @Refuses({ 414: ['address-too-long'], 422: ['bad-config'] })
+  faults(
+    @Param('slug') slug: string,
+    @Body() body: SightBody,
+    @Req() request: FastifyRequest,
+  ): Promise<AddressFault[]> {
+    return this.sights.see(slug, 'faults', body, { address: body.address }, leftBy(request));
+  }
+
+  @Post('sitemap')
+  @HttpCode(200)
+  @Answers('FoundAddress', { of: 'list', says: 'The addresses that search engines would be told of.' })
+  @Refuses({ 422: ['bad-config'] })
+  sitemap(
+    @Param('slug') slug: string,
+    @Body() body: SightBody,
+    @Req() request: FastifyRequest,
+  ): Promise<FoundAddress[]> {
+    return this.sights.see(slug, 'sitemap', body, {}, leftBy(request));
   }
 
   @Post('findings')

@@ -1,6 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import type { LensRow } from '../../database/lens.entity.js';
-import { newest, wholeConfig } from '../lenses/lenses.service.js';
+import { wholeConfig } from '../lenses/lens-config.js';
+import { newest } from '../lenses/lens-rows.js';
 import type { LensOfTerms } from './term.view.js';
 
 /** The lenses that visitors have, and of each the facets that list the terms of a field. */

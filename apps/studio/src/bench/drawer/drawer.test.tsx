@@ -53,7 +53,7 @@ const lens = lensOf({
   ],
 });
 const dryRuns: DryRuns = {
-  run: (of, address) => Promise.resolve(dryRun(index, of, 'notes', address, 0)),
+  run: (of, address) => Promise.resolve(dryRun(index, of, { name: 'Notes', source: 'notes' }, address, 0)),
   see: ({ name, lens: of, address, wanted }) => Promise.resolve(finished(look(name, index, of, address, wanted, 0))),
   stop: () => undefined,
 };
@@ -84,7 +84,7 @@ function OnBench({ address: first = '', ghost = undefined, findings = [], answer
     <Drawer
       state={useDrawer()}
       {...{ lens, source, address, dryRuns, findings }}
-      dryRun={dryRun(index, lens, 'notes', address, 0)}
+      dryRun={dryRun(index, lens, { name: 'Notes', source: 'notes' }, address, 0)}
       ghost={ghost ?? null}
       hues={new Map(lens.facets.map(({ key }, i) => [key, i + 1]))}
       requests={{ answers, loaded: [], last: null }}
@@ -129,7 +129,10 @@ test('a mesh leads to the wiring of its facet; with nothing chosen it says what 
 });
 
 test('what would be is told beside what is', async () => {
-  const ghost: Ghost = { facet: 'place', dryRun: dryRun(index, lens, 'notes', 'place=pier,dune', 0) };
+  const ghost: Ghost = {
+    facet: 'place',
+    dryRun: dryRun(index, lens, { name: 'Notes', source: 'notes' }, 'place=pier,dune', 0),
+  };
   await drawn({ address: 'place=pier', ghost });
   expect(page.words).toContain('20 posts, 5 shown, would be 10');
   expect(page.texts('.ghost-figure').filter((text) => text.includes('10')).length).toBeGreaterThan(1);

@@ -22,7 +22,7 @@ const lens = lensOf({
     { key: 'kind', kind: 'radios', field: 'kind' },
   ],
 });
-const at = (address: string) => dryRun(index, lens, 'notes', address, 0);
+const at = (address: string) => dryRun(index, lens, { name: 'Notes', source: 'notes' }, address, 0);
 
 /** A live page with the controls, the count and the cards of an answer. */
 function pageOf(address: string): Document {

@@ -77,7 +77,7 @@ function withDefault(lens: Lens, options: readonly SortOption[]): string {
 
 function optionFor(value: string, lens: Lens, fields: readonly FieldDescription[]): SortOption {
   const keys = new FacetKeys(lens.sort.options.map(({ key }) => key));
-  const plain = { field: '', order: 'asc' as const, then: [] };
+  const plain = { field: '', order: 'asc' as const, aliases: [], then: [] };
   if (value === '~relevance') return { ...plain, key: keys.make('relevance'), label: 'Best match', by: 'relevance' };
   if (value === '~shuffle') return { ...plain, key: keys.make('shuffled'), label: 'Shuffled', by: 'shuffle' };
   const field = fields.find(({ key }) => key === value)!;

@@ -133,7 +133,7 @@ export function newNumbers(old: number, added: number, { rows }: GatherMap): New
   return { ofOld, ofAdded, isOrderKept };
 }
 
-/** GatherMap with the added rows numbered in the order they stand in; which those are, and where they stand. */
+/** The gather map with the added rows numbered in the order they stand in; which those are, and where they stand. */
 export interface InOrder {
   gatherMap: GatherMap;
   added: GatherMap;

@@ -33,6 +33,7 @@ export const letters: FacetKind<LettersConfig, TermFacetAnswer> = {
   noun: 'letters',
   texts: [],
   splits: true,
+  isListable: true,
   valueForm: (facet) => (facet.single ? 'a' : 'a,b'),
   fields: ({ field }) => [field],
   labelField: ({ field }) => field,

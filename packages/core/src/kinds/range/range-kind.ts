@@ -1,3 +1,4 @@
+import { nearDates, nearNumbers } from './near.js';
 import type { FieldDescription } from '../../fields/describe.js';
 import type { Counted } from '../../engine/index/counting.js';
 import type { PostIndex } from '../../engine/index/post-index.js';
@@ -75,6 +76,7 @@ export function rangeKind<F extends RangeConfig, V, S extends object>(
     splits: false,
     hasEnds: true,
     isDaily: own.isDaily,
+    nearValue: own.of === 'numbers' ? nearNumbers : nearDates,
     valueForm: () => 'from/to',
     fields,
     labelField: ({ field }) => field,

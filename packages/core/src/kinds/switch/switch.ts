@@ -1,4 +1,5 @@
 import { postsUnder, type TermColumn } from '../../engine/columns/term-column.js';
+import { readBoolean } from '../../fields/values/yes-or-no.js';
 import type { AnswerHead, Option } from '../../model/answer.js';
 import type { Selection } from '../../model/selection.js';
 import { choice, flag, object, withDefault, type TypeOf } from '../../shape/shape.js';
@@ -41,6 +42,13 @@ export const switchKind: FacetKind<SwitchConfig, SwitchFacetAnswer, Pick<SwitchC
   noun: 'switch',
   texts: [],
   splits: true,
+  isListable: true,
+  nearValue: (value) => {
+    const on = value.trim() === '1' ? true : value.trim() === '0' ? false : readBoolean(value);
+    if (on === null) return null;
+    const word = on ? 'yes' : 'no';
+    return { value: word, label: word };
+  },
   valueForm: () => 'yes',
   fields: ({ field }) => [field],
   labelField: ({ field }) => field,

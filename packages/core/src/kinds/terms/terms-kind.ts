@@ -47,6 +47,7 @@ export function termsKind<F extends Config, S extends object = object>(
     noun: own.noun,
     texts: own.texts ?? [],
     splits: true,
+    isListable: true,
     valueForm: (facet) => (isSingle(facet) ? 'a' : 'a,b'),
     fields: ({ field }) => [field],
     labelField: ({ field }) => field,
