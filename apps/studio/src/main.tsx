@@ -5,6 +5,7 @@ import { SWRConfig } from 'swr';
 import { fetcher } from './api/api.js';
 import { hearTabs } from './api/tabs.js';
 import './app/app.css';
+import { AddressesPage } from './addresses/addresses-page.js';
 import { BenchPage } from './bench/bench-page.js';
 import { FromPage, MappingPage } from './mapping/mapping-page.js';
 import { PublishPage } from './publish/publish-page.js';
@@ -33,6 +34,7 @@ const router = createBrowserRouter([
       { path: '/lenses/:slug', element: <BenchPage /> },
       { path: '/from-page', element: <FromPage /> },
       { path: '/lenses/:slug/page', element: <MappingPage /> },
+      { path: '/lenses/:slug/addresses', element: <AddressesPage /> },
       { path: '/lenses/:slug/publish', element: <PublishPage /> },
       { path: '*', element: <Navigate to="/sources" replace /> },
     ],

@@ -4,6 +4,10 @@ export { Client, urlOf, type AnswerOf, type Method, type PartsOf, type PathsOf, 
 export { ApiProblem, Unreachable } from './problem.js';
 
 type Schemas = components['schemas'];
+export type AddressCheck = Schemas['AddressCheck'];
+export type AddressesImported = Schemas['AddressesImported'];
+export type SavedAddressView = Schemas['SavedAddressView'];
+export type ReleaseChange = Schemas['ReleaseChange'];
 export type AboutView = Schemas['AboutView'];
 export type CheckFinding = Schemas['CheckFinding'];
 export type BroughtBack = Schemas['BroughtBack'];

@@ -1,12 +1,12 @@
 import type { LensView, SourceView } from '@ivy/client';
 import { changesBetween } from '@ivy/core';
-import { useMemo, type Dispatch } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { countOf } from '../shared/figures.js';
 import { Steps } from '../shared/steps.js';
-import type { BenchAction, BenchState } from './bench-state.js';
+import type { BenchState } from './bench-state.js';
 import type { Saving } from './draft-saver.js';
 import { SavingWords } from './saving-words.js';
 
@@ -15,12 +15,13 @@ interface Props {
   source: SourceView;
   state: BenchState;
   saving: Saving;
-  dispatch: Dispatch<BenchAction>;
+  undo: () => void;
+  redo: () => void;
   onPublish: () => void;
 }
 
 /** What stands above the Bench: where one is, what is not released yet, steps back, and publishing. */
-export function BenchBar({ loaded, source, state, saving, dispatch, onPublish }: Props) {
+export function BenchBar({ loaded, source, state, saving, undo, redo, onPublish }: Props) {
   const since = useSinceRelease(loaded.slug, state.lens);
   return (
     <AppBar
@@ -39,12 +40,7 @@ export function BenchBar({ loaded, source, state, saving, dispatch, onPublish }:
           {since}
         </Link>
       )}
-      <Steps
-        canUndo={state.past.length > 0}
-        canRedo={state.future.length > 0}
-        onUndo={() => dispatch({ type: 'undo' })}
-        onRedo={() => dispatch({ type: 'redo' })}
-      />
+      <Steps canUndo={state.past.length > 0} canRedo={state.future.length > 0} onUndo={undo} onRedo={redo} />
       <button type="button" className="button button-main order-last" onClick={onPublish}>
         Publish
       </button>

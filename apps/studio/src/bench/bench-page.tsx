@@ -1,22 +1,24 @@
 import { ApiProblem, type LensView, type SourceView } from '@ivy/client';
 import { answered, bestLanguage, lensIn, type Lens, type SpanName } from '@ivy/core';
 import { schemesOf, spanAt } from '@ivy/view';
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { api, useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { Failed, Loading } from '../shared/states.js';
 import { useUndoKeys } from '../shared/use-undo-keys.js';
 import { useDryRuns } from '../dry-run/use-dry-runs.js';
-import { AddressStrip } from './address-strip.js';
+import { AddressStrip } from './strip/address-strip.js';
+import { useSaid } from './strip/use-said.js';
+import { useAddress } from './use-address.js';
+import { useBench } from './use-bench.js';
 import { BenchBar } from './bench-bar.js';
 import { useFacetClicks } from './bench-keys.js';
 import { cardWidthAt } from './card/strain.js';
 import { Specimens } from './card/specimens.js';
 import { useCardClicks } from './card/use-card-clicks.js';
 import type { ResultsTab } from './results/results-wiring.js';
-import { benchReducer, startBench } from './bench-state.js';
 import { Desk, type DeskState } from './desk.js';
 import { Drawer } from './drawer/drawer.js';
 import { labelIn } from './drawer/parts.js';
@@ -65,7 +67,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const { slug } = loaded;
   const navigate = useNavigate();
   const { address, go } = useAddress();
-  const [state, dispatch] = useReducer(benchReducer, loaded.draft, (draft) => startBench(draft, address));
+  const { state, dispatch, undo, redo, rewrite } = useBench(loaded.draft, address, go);
   const { lens, focus } = state;
   const frame = useRef<HTMLIFrameElement>(null);
   const stage = useRef<HTMLDivElement>(null);
@@ -83,7 +85,8 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   // a page that can be seen both ways is shown the way one asks for, whatever this machine's own is
   const scheme = schemesOf(lens.look).length === 1 ? lens.look.scheme : isDark ? 'dark' : 'light';
   const spoken = useMemo(() => changeLook(lensIn(lens, language), { scheme }), [lens, language, scheme]);
-  const { dryRun, problem, retry } = usePreview(dryRuns, slug, spoken, address, frame, shown, go);
+  const { dryRun, asked, problem, retry } = usePreview(dryRuns, slug, spoken, address, frame, shown, rewrite);
+  const said = useSaid(dryRuns, lens, address, dryRun, asked);
   const hues = huesOf(lens.facets);
   const facet = lens.facets.find((one) => one.key === focus);
   const refused = saving.at === 'refused' ? saving.problem : problem instanceof ApiProblem ? problem : null;
@@ -112,10 +115,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
     setTab('card');
     setPart(at);
   });
-  useUndoKeys(
-    () => dispatch({ type: 'undo' }),
-    () => dispatch({ type: 'redo' }),
-  );
+  useUndoKeys(undo, redo);
   const theirs = () => api.ask('get', '/api/v1/lenses/{slug}', { slug });
   const takeTheirs = async () => {
     const view = await theirs();
@@ -129,9 +129,9 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   return (
     <GhostingContext value={point}>
       <div className="flex h-full min-w-[1024px] flex-col">
-        <BenchBar {...{ loaded, source, state, saving, dispatch }} onPublish={() => void publish()} />
+        <BenchBar {...{ loaded, source, state, saving, undo, redo }} onPublish={() => void publish()} />
         <AddressStrip
-          {...{ lens, address, hues, focus, onFocus }}
+          {...{ slug, lens, hues, focus, onFocus, ...said }}
           answer={dryRun?.answer}
           would={ghost?.dryRun.answer.matched}
           onGo={go}
@@ -225,18 +225,6 @@ function useWidths(look: Lens['look']) {
     );
   };
   return { width, setWidth, span, setSpan };
-}
-
-/** The preview's address is the Bench's own, so that it can be sent to others and gone back in. */
-function useAddress(): { address: string; go: (next: string, how?: 'push' | 'replace') => void } {
-  const navigate = useNavigate();
-  const { search } = useLocation();
-  const go = useCallback(
-    (next: string, how: 'push' | 'replace' = 'push') =>
-      void navigate({ search: next === '' ? '' : `?${next}` }, { replace: how === 'replace' }),
-    [navigate],
-  );
-  return { address: search.replace(/^\?/, ''), go };
 }
 
 /** How often the draft was saved; each time, lists of lenses are out of date. */

@@ -20,7 +20,7 @@ import {
   renameFacet,
   toggleTerm,
 } from './edits.js';
-import { cleanAddress, tokensOf, withoutToken } from './address-tokens.js';
+import { cleanAddress, tokensOf, withoutToken } from './strip/address-tokens.js';
 
 const lens = lensOf({
   facets: ['habitat', 'kind', 'place'].map((key) => ({
@@ -43,6 +43,25 @@ test('edits are undone and redone one by one', () => {
   expect(keys(undone.lens)).toEqual(['kind', 'habitat', 'place']);
   expect(keys(benchReducer(undone, { type: 'redo' }).lens)).toEqual(['kind', 'habitat']);
   expect(benchReducer(startBench(lens), { type: 'undo' }).lens).toBe(lens);
+});
+
+test('choices and settings are one line of steps', () => {
+  const one = moveFacet(lens, 'kind', -1);
+  const went = run({ type: 'go', address: 'kind=a' }, { type: 'edit', lens: one }, { type: 'go', address: 'kind=a,b' });
+  // the same written otherwise is no step
+  const written = benchReducer(went, { type: 'go', address: 'kind=b,a', isSame: true });
+  expect(written.past).toHaveLength(3);
+  const back = [1, 2, 3].reduce<BenchState[]>(
+    (all) => [...all, benchReducer(all.at(-1)!, { type: 'undo' })],
+    [written],
+  );
+  expect(back.map((state) => [state.address, state.lens === one])).toEqual([
+    ['kind=b,a', true],
+    ['kind=a', true],
+    ['kind=a', false],
+    ['', false],
+  ]);
+  expect(benchReducer(back.at(-1)!, { type: 'redo' }).address).toBe('kind=a');
 });
 
 test('what is typed in one box is one step', () => {

@@ -122,11 +122,24 @@ export function changePaging(lens: Lens, change: Partial<Lens['paging']>): Lens 
 export function renameFacet(lens: Lens, key: string, name: string): Lens {
   return {
     ...renameFolds(moveLabels(lens, `facets/${key}/`, `facets/${name}/`), key, name),
+    address: renameInFormer(lens.address, key, name),
     facets: lens.facets.map((facet) => {
       if (facet.key !== key) return facet;
       const aliases = [...new Set([...facet.aliases, key])].filter((alias) => alias !== name);
       return { ...facet, key: name, aliases };
     }),
+  };
+}
+
+/** Names that stood for one that is called otherwise now stand for the new one, which is no old name any more. */
+export function renameInFormer(address: Lens['address'], before: string, name: string): Lens['address'] {
+  const whole = address.prefix + name;
+  return {
+    ...address,
+    former: address.former
+      .filter((one) => one.name !== whole)
+      .map((one) => (one.is === before ? { ...one, is: name } : one)),
+    gone: address.gone.filter((one) => one !== whole),
   };
 }
 
@@ -242,10 +255,16 @@ export function relabelTerm(lens: Lens, key: string, term: string, label: string
   return changeFacet(lens, key, { labels: label.trim() === '' ? labels : { ...labels, [term]: label.trim() } });
 }
 
-/** Lets an old address name go: links that use it lose that choice. */
+/** Lets an old address name go: links that use it lose that choice, and no release brings it back. */
 export function dropAlias(lens: Lens, key: string, alias: string): Lens {
   const facet = lens.facets.find((one) => one.key === key);
-  return facet ? changeFacet(lens, key, { aliases: facet.aliases.filter((name) => name !== alias) }) : lens;
+  if (!facet) return lens;
+  const { prefix, gone } = lens.address;
+  const aliases = facet.aliases.filter((name) => name !== alias);
+  return {
+    ...changeFacet(lens, key, { aliases }),
+    address: { ...lens.address, gone: [...new Set([...gone, prefix + alias])] },
+  };
 }
 
 /** A lens whose facets of some keys hide what has no post; null where all of them do already, or can't. */

@@ -8,6 +8,8 @@ import type { DryRuns } from '../dry-run/dry-runs.js';
 /** The newest answer on the Bench, or why there is none. */
 export interface PreviewState {
   dryRun: DryRun | null;
+  /** The address it answers, as it was asked: what can’t be read in it is gone from the address by then. */
+  asked: string;
   problem: Error | null;
 }
 
@@ -25,7 +27,7 @@ export function usePreview(
   state: PageState,
   onWent: (address: string, how: 'push' | 'replace') => void,
 ): PreviewState & { retry: () => void } {
-  const [answered, setState] = useState<PreviewState>({ dryRun: null, problem: null });
+  const [answered, setState] = useState<PreviewState>({ dryRun: null, asked: '', problem: null });
   const shown = useRef<string | null>(null);
   const running = useRef<AbortController>(undefined);
 
@@ -47,7 +49,7 @@ export function usePreview(
     const { signal } = (running.current = new AbortController());
     try {
       const dryRun = await dryRuns.run(lens, asked, signal, from);
-      setState({ dryRun, problem: null });
+      setState({ dryRun, asked, problem: null });
       say({
         ivy: 'reply',
         id,
@@ -55,7 +57,7 @@ export function usePreview(
       });
     } catch (error) {
       if (signal.aborted) return;
-      setState((before) => ({ dryRun: before.dryRun, problem: error as Error }));
+      setState((before) => ({ ...before, problem: error as Error }));
       // settings that can't work are reported beside them; the page keeps what it has
       if (!(error instanceof ApiProblem && error.status === 422)) say({ ivy: 'failed', id });
     }

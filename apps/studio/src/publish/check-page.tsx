@@ -1,7 +1,7 @@
-import { ApiProblem, type CheckFinding } from '@ivy/client';
+import type { CheckFinding } from '@ivy/client';
 import { Check, TriangleAlert } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
-import { api } from '../api/api.js';
+import { askCheck } from './ask-check.js';
 
 /** Looks at a page for what of an installation stands there: what to do first, with the very line, and then what holds. */
 export function CheckPage({ slug }: { slug: string }) {
@@ -16,13 +16,10 @@ export function CheckPage({ slug }: { slug: string }) {
     setBusy(true);
     setProblem('');
     try {
-      const address = /^[a-z][a-z0-9+.-]*:/i.test(given) ? given : `https://${given}`;
-      const query = new URLSearchParams({ page: address }).toString();
-      const response = await api.fetch(`/api/v1/lenses/${encodeURIComponent(slug)}/check?${query}`);
-      setFound((await response.json()) as CheckFinding[]);
+      setFound(await askCheck(slug, given));
     } catch (error) {
       setFound(null);
-      setProblem(error instanceof ApiProblem ? error.message : 'There is no connection to the server. Try again.');
+      setProblem((error as Error).message);
     } finally {
       setBusy(false);
     }

@@ -63,7 +63,7 @@ test('what visitors will notice is told one by one, as it was and as it becomes'
   for (const words of ['Volunteers is a new facet', 'not there', 'switch']) expect(changes[1]).toContain(words);
   const leaves = page.texts('nav li');
   expect(leaves.map((leaf) => leaf.slice(0, 9))).toEqual(['Release 4', 'Release 3', 'Release 2']);
-  expect(leaves.map((leaf) => [leaf.includes('draft2 changes'), leaf.includes('live')])).toEqual([
+  expect(leaves.map((leaf) => [leaf.includes('draft2 changes'), /^Release \d live/.test(leaf)])).toEqual([
     [true, false],
     [false, true],
     [false, false],
@@ -99,8 +99,43 @@ test('an old release is made the draft, and visitors keep theirs', async () => {
   await drawn();
   page.answer('POST /lenses/notes/releases/3/restore', { draftRevision: 8 });
   await page.pressAndSettle('make it the draft');
+  // what goes is said before it goes
+  expect(page.sent).toEqual([]);
+  expect(page.words).toContain('2 changes made since then leave the draft.');
+  await page.pressAndSettle('Make it the draft');
   expect(page.sent.map(([what]) => what)).toEqual(['POST /lenses/notes/releases/3/restore']);
   expect(page.texts('[role=status]')[0]).toContain('Release 3 is the draft now.');
+});
+
+test('a release that breaks a saved address stops with the reason, and goes on when told to', async () => {
+  lens({});
+  releases(release(3));
+  const reason = 'Home page: 0 where exactly 8 are expected';
+  page.answer('GET /lenses/notes/addresses', [{ id: 'a', name: 'Home page', address: 'habitat=mudflat', expect: {} }]);
+  page.answer('GET /lenses/notes/addresses/check?of=draft', [
+    { id: 'a', holds: false, reasons: ['0 where exactly 8 are expected'] },
+  ]);
+  await drawn();
+  expect(page.words).toContain('1 of 1 saved address would not hold');
+  const errors = [{ pointer: '/addresses/a', message: reason }];
+  page.answer('POST /lenses/notes/releases', { code: 'addresses-fail', detail: 'It no longer holds.', errors }, 409);
+  await page.pressAndSettle('Publish release 4');
+  expect(page.texts('[role=status]')[0]).toContain(reason);
+  page.answer('POST /lenses/notes/releases', { number: 4 }, 201);
+  await page.pressAndSettle('Publish anyway');
+  expect(page.sent.at(-1)).toEqual(['POST /lenses/notes/releases', { note: '', draftRevision: 7, anyway: true }]);
+});
+
+test('an earlier release is put live again as a new number, and a draft it took the place of comes back', async () => {
+  lens({ restored: 2 });
+  releases(release(3), release(2));
+  await drawn();
+  page.answer('POST /lenses/notes/releases/2/publish', { number: 4 }, 201);
+  await page.pressAndSettle('put it live again');
+  expect(page.texts('[role=status]')).toEqual(['Release 2 is live again, as release 4. The draft is as it was.']);
+  page.answer('POST /lenses/notes/draft/undo', { draftRevision: 9 });
+  await page.pressAndSettle('Take it back');
+  expect(page.sent.at(-1)![0]).toBe('POST /lenses/notes/draft/undo');
 });
 
 test('a lens that is not there is said so', async () => {

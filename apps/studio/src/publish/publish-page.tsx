@@ -1,16 +1,19 @@
-import { ArrowLeft, ArrowRight } from 'lucide-react';
+import { ApiProblem, type ReleaseView } from '@ivy/client';
+import { changesBetween } from '@ivy/core';
+import { ArrowLeft, ListChecks } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, useApi } from '../api/api.js';
-import type { LensView } from '@ivy/client';
 import { AppBar } from '../app/app-bar.js';
-import { changesBetween, type LensChange } from '@ivy/core';
-import { huesOf } from '../bench/edits.js';
 import { countOf } from '../shared/figures.js';
-import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
+import { ChangesList } from './changes-list.js';
+import { Compare, useCompared } from './compare.js';
+import { HoldingAddresses } from './holding-addresses.js';
 import { CheckPage } from './check-page.js';
 import { MappedLine, Snippet } from './snippet.js';
+import { ReplaceDraft } from './replace-draft.js';
+import { Said, type SaidWords } from './said.js';
 import { Vine } from './vine.js';
 
 /** What visitors will notice, the releases so far, and the line that puts the lens on a page. */
@@ -20,7 +23,10 @@ export function PublishPage() {
   const releases = useApi('/api/v1/lenses/{slug}/releases', { slug });
   const [note, setNote] = useState('');
   const [busy, setBusy] = useState(false);
-  const [said, setSaid] = useState<{ words: string; bad: boolean } | null>(null);
+  const source = useApi('/api/v1/sources/{slug}', lens.data?.source === undefined ? null : { slug: lens.data.source });
+  const [said, setSaid] = useState<SaidWords | null>(null);
+  const [replacing, setReplacing] = useState<ReleaseView | null>(null);
+  const compared = useCompared();
   const retry = () => void Promise.all([lens.mutate(), releases.mutate()]);
   const error: unknown = lens.error ?? releases.error;
   const crumbs = [
@@ -38,49 +44,84 @@ export function PublishPage() {
   }
   const newest = releases.data[0];
   const next = (newest?.number ?? 0) + 1;
-  const changes = newest ? changesBetween(newest.config, lens.data.draft) : null;
+  const { draft, restored } = lens.data;
+  const fields = source.data?.fields ?? [];
+  const changes = newest ? changesBetween(newest.config, draft, fields) : null;
   const nothingNew = newest !== undefined && !lens.data.changed;
+  const of = (number: number) => releases.data!.find((release) => release.number === number)!;
 
-  const run = async (work: () => Promise<string>) => {
+  const run = async (work: () => Promise<SaidWords>, anyway?: () => void) => {
     setBusy(true);
     try {
       const words = await work();
       await Promise.all([lens.mutate(), releases.mutate()]);
-      setSaid({ words, bad: false });
+      setSaid(words);
     } catch (problem) {
-      setSaid({ words: (problem as Error).message, bad: true });
+      const stopped = problem instanceof ApiProblem && problem.code === 'addresses-fail' ? problem.errors : [];
+      setSaid({
+        words: (problem as Error).message,
+        isBad: true,
+        reasons: stopped.map(({ message }) => message),
+        ...(stopped.length > 0 && anyway && { act: { label: 'Publish anyway', run: anyway } }),
+      });
     } finally {
       setBusy(false);
     }
   };
-  const publish = () =>
+  const publish = (anyway = false) =>
+    run(
+      async () => {
+        const { number } = await api.ask(
+          'post',
+          '/api/v1/lenses/{slug}/releases',
+          { slug },
+          { body: { note, draftRevision: lens.data!.draftRevision, ...(anyway && { anyway }) } },
+        );
+        setNote('');
+        return { words: `Release ${number} is live. Pages have it from their next request on.` };
+      },
+      () => void publish(true),
+    );
+  const publishAgain = (number: number, anyway = false) =>
+    run(
+      async () => {
+        const made = await api.ask(
+          'post',
+          '/api/v1/lenses/{slug}/releases/{number}/publish',
+          { slug, number },
+          { body: anyway ? { anyway } : {} },
+        );
+        return { words: `Release ${number} is live again, as release ${made.number}. The draft is as it was.` };
+      },
+      () => void publishAgain(number, true),
+    );
+  const undoRestore = () =>
     run(async () => {
-      const { number } = await api.ask(
-        'post',
-        '/api/v1/lenses/{slug}/releases',
-        { slug },
-        {
-          body: { note, draftRevision: lens.data!.draftRevision },
-        },
-      );
-      setNote('');
-      return `Release ${number} is live. Pages have it from their next request on.`;
+      await api.ask('post', '/api/v1/lenses/{slug}/draft/undo', { slug });
+      return { words: 'The draft is what it was before.' };
     });
   const restore = (number: number) =>
     run(async () => {
+      setReplacing(null);
       await api.ask('post', '/api/v1/lenses/{slug}/releases/{number}/restore', { slug, number });
-      return `Release ${number} is the draft now. Visitors keep what they have until you publish.`;
+      return {
+        words: `Release ${number} is the draft now. Visitors keep what they have until you publish.`,
+        act: { label: 'Take it back', run: () => void undoRestore() },
+      };
     });
   return (
-    <div className="flex h-full min-w-[1024px] flex-col">
+    <div className="flex h-full flex-col max-[1023px]:h-auto">
       <AppBar crumbs={crumbs}>
+        <Link to={`/lenses/${slug}/addresses`} className="button" aria-label="Addresses">
+          <ListChecks size={15} /> <span className="max-sm:sr-only">Addresses</span>
+        </Link>
         <Link to={`/lenses/${slug}`} className="button">
           <ArrowLeft size={15} /> Back to the bench
         </Link>
       </AppBar>
       <section
         aria-label="The next release"
-        className="flex h-[50px] shrink-0 items-center gap-3 border-b border-rule bg-raised px-4"
+        className="flex min-h-[50px] shrink-0 flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-rule bg-raised px-4 py-2"
       >
         <span className="serif text-[19px] font-semibold">Release {nothingNew ? newest.number : next}</span>
         <span
@@ -100,7 +141,7 @@ export function PublishPage() {
         </label>
         <input
           id="note"
-          className="field ms-auto h-[30px] w-[300px]"
+          className="field ms-auto h-[30px] w-[300px] max-w-full"
           placeholder="What is new, in a few words"
           maxLength={500}
           value={note}
@@ -116,21 +157,57 @@ export function PublishPage() {
           Publish release {nothingNew ? newest.number + 1 : next}
         </button>
       </section>
-      <div className="flex min-h-0 flex-1">
-        <Vine releases={releases.data} changes={changes?.length ?? null} onRestore={(number) => void restore(number)} />
-        <main className="min-w-0 flex-1 overflow-y-auto bg-raised px-6 py-5">
-          <div role="status">
-            {said && (
-              <p
-                className={`mb-4 rounded-[3px] px-3 py-2 ${said.bad ? 'bg-bad-soft text-bad' : 'bg-ivy-soft text-ink'}`}
-              >
-                {said.words}
-              </p>
-            )}
-          </div>
-          <Notices changes={changes} draft={lens.data.draft} release={newest?.number} />
+      <div className="flex min-h-0 flex-1 max-[1023px]:block">
+        <Vine
+          releases={releases.data}
+          changes={changes?.length ?? null}
+          onRestore={(number) => setReplacing(of(number))}
+          onAgain={(number) => void publishAgain(number)}
+        />
+        <main className="min-w-0 flex-1 overflow-y-auto bg-raised px-6 py-5 max-sm:px-4">
+          <Said said={said} busy={busy} />
+          {replacing && (
+            <ReplaceDraft
+              number={replacing.number}
+              lost={changesBetween(replacing.config, draft, fields)}
+              onDo={() => void restore(replacing.number)}
+              onLeave={() => setReplacing(null)}
+            />
+          )}
+          {restored !== null && restored !== undefined && !said?.act && (
+            <p className="mb-4 flex flex-wrap items-center gap-3 bg-sunk px-3 py-2">
+              Release {restored} took the place of the draft.
+              <button type="button" className="link" onClick={() => void undoRestore()}>
+                Take it back
+              </button>
+            </p>
+          )}
+          {!nothingNew && <HoldingAddresses slug={slug} />}
+          {releases.data.length > 0 && <Compare {...compared} releases={releases.data} />}
+          {compared.from === null || !newest ? (
+            <ChangesList
+              {...{ changes }}
+              facets={draft.facets}
+              before={`release ${newest?.number}`}
+              after="the draft"
+            />
+          ) : (
+            <ChangesList
+              changes={changesBetween(
+                of(compared.from).config,
+                compared.to === null ? draft : of(compared.to).config,
+                fields,
+              )}
+              facets={draft.facets}
+              before={`release ${compared.from}`}
+              after={compared.to === null ? 'the draft' : `release ${compared.to}`}
+            />
+          )}
         </main>
-        <aside className="w-[400px] shrink-0 overflow-y-auto border-s border-rule bg-paper" aria-label="On a page">
+        <aside
+          className="w-[400px] shrink-0 overflow-y-auto border-s border-rule bg-paper max-[1023px]:w-auto"
+          aria-label="On a page"
+        >
           {lens.data.draft.markup.marks.length > 0 ? <MappedLine slug={slug} /> : <Snippet slug={slug} />}
           <CheckPage slug={slug} />
           {lens.data.draft.markup.marks.length === 0 && (
@@ -158,73 +235,5 @@ export function PublishPage() {
         </aside>
       </div>
     </div>
-  );
-}
-
-function Notices({
-  changes,
-  draft,
-  release,
-}: {
-  changes: LensChange[] | null;
-  draft: LensView['draft'];
-  release: number | undefined;
-}) {
-  const hues = huesOf(draft.facets);
-  if (changes === null) {
-    return (
-      <>
-        <h2 className="serif text-[23px] font-semibold">Not on any page yet</h2>
-        <p className="mt-1 max-w-lg text-ink-2">
-          The first release is what visitors get. After that the draft can change as it likes: they keep the release
-          until you publish another.
-        </p>
-      </>
-    );
-  }
-  if (changes.length === 0) {
-    return (
-      <>
-        <h2 className="serif text-[23px] font-semibold">Visitors have all of it</h2>
-        <p className="mt-1 text-ink-2">The draft reads the same as release {release}.</p>
-      </>
-    );
-  }
-  return (
-    <>
-      <h2 className="serif text-[23px] font-semibold">
-        What visitors will notice{' '}
-        <span className="remark ms-1 text-[15px] font-normal text-ink-2">{countOf(changes.length, 'thing')}</span>
-      </h2>
-      <ul className="mt-3 border-t border-rule">
-        {changes.map((change) => {
-          const hue = change.facet === null ? undefined : hues.get(change.facet);
-          return (
-            <li
-              key={`${change.facet} ${change.title}`}
-              className="border-b border-rule py-4"
-              {...(hue ? hueAttribute(hue) : {})}
-            >
-              <p className="serif flex items-center gap-2 text-[16.5px] font-semibold">
-                {hue ? <Seed hue={hue} /> : <span className="w-[13px]" />} {change.title}
-              </p>
-              {change.before !== undefined && change.after !== undefined && (
-                <div className="mt-2 grid max-w-xl grid-cols-[1fr_24px_1fr] items-center gap-2 ps-[21px]">
-                  <p className="rounded-[3px] border border-rule bg-paper px-3 py-2">
-                    <span className="remark block text-[13px] text-ink-3">in release {release}</span>
-                    {change.before}
-                  </p>
-                  <ArrowRight size={15} className="mx-auto text-ink-3" aria-label="becomes" />
-                  <p className={`rounded-[3px] border px-3 py-2 ${hue ? 'border-hue' : 'border-ivy'} bg-paper`}>
-                    <span className="remark block text-[13px] text-ink-3">in the next</span>
-                    {change.after}
-                  </p>
-                </div>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </>
   );
 }

@@ -6,13 +6,17 @@ interface Props {
   /** Changes the draft would bring; null before the first release. */
   changes: number | null;
   onRestore: (number: number) => void;
+  onAgain: (number: number) => void;
 }
 
 /** Releases as leaves on a vine, the newest on top; the draft is a bud above them. */
-export function Vine({ releases, changes, onRestore }: Props) {
+export function Vine({ releases, changes, onRestore, onAgain }: Props) {
   const isDraftOpen = changes === null || changes > 0;
   return (
-    <nav aria-label="Releases" className="w-[232px] shrink-0 overflow-y-auto border-e border-rule bg-paper pb-10">
+    <nav
+      aria-label="Releases"
+      className="w-[232px] shrink-0 overflow-y-auto border-e border-rule bg-paper pb-10 max-[1023px]:max-h-[300px] max-[1023px]:w-auto"
+    >
       <h2 className="remark px-4 pt-4 pb-2 text-[16px]">Releases</h2>
       <ol className="relative">
         {isDraftOpen && (
@@ -41,8 +45,13 @@ export function Vine({ releases, changes, onRestore }: Props) {
             </p>
             {release.note && <p className="text-[13px] text-ink-2">{release.note}</p>}
             {(i > 0 || (changes ?? 0) > 0) && (
-              <button type="button" className="link mt-1 text-[13px]" onClick={() => onRestore(release.number)}>
+              <button type="button" className="link mt-1 block text-[13px]" onClick={() => onRestore(release.number)}>
                 make it the draft
+              </button>
+            )}
+            {i > 0 && (
+              <button type="button" className="link mt-1 block text-[13px]" onClick={() => onAgain(release.number)}>
+                put it live again
               </button>
             )}
           </li>

@@ -67,7 +67,7 @@ test.each([
   ['?habitat=mudflat&page=2', 'Notes on Mudflat · Page 2', '?habitat=mudflat&page=2', true],
   ['?page=2', 'Field notes · Page 2', '?page=2', true],
   ['?q=note', 'Notes on “note”', '?q=note', false],
-  ['?day=2026-03', 'Notes on Mar 1 – 31, 2026', '?day=2026-03-01/2026-03-31', false],
+  ['?day=2026-03', 'Notes on Mar 1\u2009–\u200931, 2026', '?day=2026-03-01/2026-03-31', false],
   ['?habitat=mudflat&sort=oldest', 'Notes on Mudflat', '?habitat=mudflat&sort=oldest', false],
   ['?habitat=nowhere', 'Field notes', '', true],
   ['?~lang=de&habitat=mudflat', 'Notizen zu Mudflat', '?~lang=de&habitat=mudflat', true],

@@ -1,0 +1,43 @@
+import type { LensChange } from '@ivy/core';
+import { useEffect, useRef } from 'react';
+import { countOf } from '../shared/figures.js';
+
+interface Props {
+  number: number;
+  /** What the draft has that the release has not. */
+  lost: readonly LensChange[];
+  onDo: () => void;
+  onLeave: () => void;
+}
+
+/** Says what goes as a release is made the draft, before it is. */
+export function ReplaceDraft({ number, lost, onDo, onLeave }: Props) {
+  const first = useRef<HTMLButtonElement>(null);
+  useEffect(() => first.current?.focus(), []);
+  return (
+    <section aria-label={`Make release ${number} the draft`} className="mb-5 border border-rust bg-rust-soft px-4 py-3">
+      <h2 className="serif text-[17px] font-semibold">Release {number} in place of the draft</h2>
+      {lost.length === 0 ? (
+        <p>The draft reads the same, so nothing goes.</p>
+      ) : (
+        <>
+          <p>{countOf(lost.length, 'change')} made since then leave the draft. One press brings them back.</p>
+          <ul className="my-1.5 text-[13px] text-ink-2">
+            {lost.slice(0, 5).map(({ facet, title }) => (
+              <li key={`${facet} ${title}`}>{title}</li>
+            ))}
+            {lost.length > 5 && <li>and {lost.length - 5} more</li>}
+          </ul>
+        </>
+      )}
+      <p className="mt-2 flex gap-2">
+        <button ref={first} type="button" className="button" onClick={onDo}>
+          Make it the draft
+        </button>
+        <button type="button" className="button" onClick={onLeave}>
+          Leave it
+        </button>
+      </p>
+    </section>
+  );
+}
