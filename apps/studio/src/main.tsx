@@ -10,6 +10,8 @@ import { BenchPage } from './bench/bench-page.js';
 import { FromPage, MappingPage } from './mapping/mapping-page.js';
 import { PublishPage } from './publish/publish-page.js';
 import { Broken } from './app/broken.js';
+import { Shell } from './app/shell.js';
+import { HelpPlace } from './help/help-page.js';
 import { FieldPage } from './sources/field-page.js';
 import { PostsPage } from './sources/posts/posts-page.js';
 import { ReplacePage } from './sources/replace/replace-page.js';
@@ -22,6 +24,7 @@ const router = createBrowserRouter([
   {
     // what breaks in a place is told there in words, with a way on
     errorElement: <Broken />,
+    element: <Shell />,
     children: [
       { path: '/', element: <Navigate to="/sources" replace /> },
       { path: '/sources', element: <SourcesPage /> },
@@ -36,6 +39,8 @@ const router = createBrowserRouter([
       { path: '/lenses/:slug/page', element: <MappingPage /> },
       { path: '/lenses/:slug/addresses', element: <AddressesPage /> },
       { path: '/lenses/:slug/publish', element: <PublishPage /> },
+      { path: '/help', element: <HelpPlace /> },
+      { path: '/help/:page', element: <HelpPlace /> },
       { path: '*', element: <Navigate to="/sources" replace /> },
     ],
   },

@@ -1,4 +1,4 @@
-import { Moon, Sun } from 'lucide-react';
+import { CircleQuestionMark, Moon, Sun } from 'lucide-react';
 import { Fragment, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useTheme } from './theme.js';
@@ -22,12 +22,12 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
         {crumbs.map((crumb, i) => (
           <Fragment key={crumb.label}>
             {i > 0 && (
-              <span className="text-rule-2" aria-hidden="true">
+              <span className="text-rule-2 max-sm:hidden" aria-hidden="true">
                 /
               </span>
             )}
             {crumb.to ? (
-              <Link to={crumb.to} className="truncate text-ink-2 hover:text-ink">
+              <Link to={crumb.to} className={`truncate text-ink-2 hover:text-ink max-sm:sr-only`}>
                 {crumb.label}
               </Link>
             ) : (
@@ -38,6 +38,9 @@ export function AppBar({ crumbs, children }: { crumbs: readonly Crumb[]; childre
       </nav>
       <div className="ms-auto flex items-center gap-2">
         {children}
+        <Link to="/help" className="icon-button" aria-label="Help" title="Help">
+          <CircleQuestionMark size={16} />
+        </Link>
         <button
           type="button"
           className="icon-button"

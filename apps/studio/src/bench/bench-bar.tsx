@@ -35,7 +35,7 @@ export function BenchBar({ loaded, source, state, saving, undo, redo, onPublish 
       {since !== '' && (
         <Link
           to={`/lenses/${loaded.slug}/publish`}
-          className="me-1 text-[13px] font-semibold text-rust hover:underline"
+          className="me-1 text-[13px] font-semibold text-rust hover:underline max-[700px]:sr-only"
         >
           {since}
         </Link>

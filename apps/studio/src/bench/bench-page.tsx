@@ -7,12 +7,15 @@ import { useSWRConfig } from 'swr';
 import { api, useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { Failed, Loading } from '../shared/states.js';
+import { useKeys } from '../keys/use-keys.js';
+import { useMedia } from '../shared/use-media.js';
 import { useUndoKeys } from '../shared/use-undo-keys.js';
 import { useDryRuns } from '../dry-run/use-dry-runs.js';
 import { AddressStrip } from './strip/address-strip.js';
 import { useSaid } from './strip/use-said.js';
 import { useAddress } from './use-address.js';
 import { useBench } from './use-bench.js';
+import { useBenchItems } from './use-bench-items.js';
 import { BenchBar } from './bench-bar.js';
 import { useFacetClicks } from './bench-keys.js';
 import { cardWidthAt } from './card/strain.js';
@@ -30,7 +33,8 @@ import { useRequests } from './drawer/use-requests.js';
 import { GhostingContext } from './ghost/ghosting.js';
 import { useGhost } from './ghost/use-ghost.js';
 import { useGhostPage } from './ghost/use-ghost-page.js';
-import { huesOf } from './edits.js';
+import { changeFacet, huesOf } from './edits.js';
+import { Remarks } from './first/remarks.js';
 import { Hand } from './hand.js';
 import { changeLook, moveFlag } from './look/edits.js';
 import { useFrameScheme } from './look/use-frame-scheme.js';
@@ -94,6 +98,8 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
 
   const [tab, setTab] = useState<ResultsTab>('card');
   const [part, setPart] = useState<number | null>(null);
+  const [isHandOpen, setHandOpen] = useState(false);
+  const hasThread = useMedia('(min-width: 860px)');
   const drawer = useDrawer();
   useDrawerKeys(drawer.onTab);
   const { ghost, point } = useGhost(dryRuns, spoken, address);
@@ -125,10 +131,17 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
   const publish = async () => {
     if (await saver.flush()) await navigate(`/lenses/${slug}/publish`);
   };
+  useBenchItems({
+    ...{ slug, lens, source, dryRun, dryRuns, address, hues, drawer, dispatch, go, point, undo, redo },
+    publish: () => void publish(),
+  });
+  useKeys(['bench'], {
+    hide: () => facet && dispatch({ type: 'edit', lens: changeFacet(lens, facet.key, { visible: !facet.visible }) }),
+  });
   const parts = { lens, source, dryRun, hues, problem: refused, dispatch };
   return (
     <GhostingContext value={point}>
-      <div className="flex h-full min-w-[1024px] flex-col">
+      <div className="flex h-full flex-col">
         <BenchBar {...{ loaded, source, state, saving, undo, redo }} onPublish={() => void publish()} />
         <AddressStrip
           {...{ slug, lens, hues, focus, onFocus, ...said }}
@@ -147,8 +160,24 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
         )}
         <div ref={stage} className="relative flex min-h-0 flex-1">
           <div className="flex min-w-0 flex-1 flex-col">
-            <div className="flex min-h-0 flex-1">
-              <OutlineOfLens {...parts} focus={focus} />
+            <div className="flex min-h-0 flex-1 max-sm:flex-col">
+              <OutlineOfLens
+                {...parts}
+                focus={focus}
+                onHand={() => setHandOpen(true)}
+                remarks={
+                  loaded.release === null && (
+                    <Remarks
+                      slug={slug}
+                      done={{
+                        chosen: address !== '',
+                        changed: lens !== loaded.draft,
+                        released: loaded.release !== null,
+                      }}
+                    />
+                  )
+                }
+              />
               <Desk
                 {...{ slug, lens, frame, address, saves, language, width, isDark }}
                 onWidth={setWidth}
@@ -184,7 +213,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
               }}
             />
           </div>
-          {facet && pageState !== 'plain' && (
+          {facet && hasThread && pageState !== 'plain' && (
             <Thread
               {...{ stage, frame, layout }}
               focus={facet.key}
@@ -197,6 +226,8 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
             {...parts}
             slug={slug}
             facet={facet}
+            isOpen={isHandOpen}
+            onOpen={setHandOpen}
             reads={language}
             onReads={setReads}
             results={{ tab, onTab: setTab, part, onPart: setPart, span, onSpan: setSpan }}
@@ -215,7 +246,7 @@ function hueOnPage(facet: string | null): string {
 
 /** How wide the live page is, and which widths what one sets is for: as one turns to a span, the page is shown in it. */
 function useWidths(look: Lens['look']) {
-  const [width, setWidth] = useState(834);
+  const [width, setWidth] = useState(() => (innerWidth < 700 ? 390 : 834));
   const [span, chooseSpan] = useState<SpanName>('desktop');
   const setSpan = (next: SpanName) => {
     chooseSpan(next);

@@ -67,7 +67,7 @@ export function BudgetLine({ slug, frame, address, saves, width }: Props) {
 }
 
 const line =
-  'flex h-[27px] shrink-0 items-center gap-3.5 overflow-hidden border-t border-rule bg-paper px-3 text-[12.5px] text-ink-2';
+  'flex h-[27px] shrink-0 items-center gap-3.5 max-[700px]:hidden overflow-hidden border-t border-rule bg-paper px-3 text-[12.5px] text-ink-2';
 
 function Part({ name, bytes }: { name: string; bytes: number | null }) {
   return (

@@ -87,7 +87,7 @@ export function Desk(props: Props) {
     pointerEvents: dragging ? 'none' : 'auto',
   };
   return (
-    <main className="flex min-w-0 flex-1 flex-col">
+    <main className="flex min-h-0 min-w-0 flex-1 flex-col">
       <div className="flex h-[36px] shrink-0 items-center gap-1 border-b border-rule bg-paper px-3">
         {widths.map((preset) => (
           <button
@@ -119,7 +119,7 @@ export function Desk(props: Props) {
         <label className="ms-auto flex items-center text-[13px] text-ink-3">
           <span className="max-[1240px]:sr-only">page </span>
           <select
-            className="h-[27px] rounded-[3px] bg-transparent px-1 font-semibold text-ink-2"
+            className="h-[27px] max-w-[150px] min-w-0 rounded-[3px] bg-transparent px-1 font-semibold text-ink-2"
             aria-label="State of the page"
             value={state}
             onChange={(event) => onState(event.target.value as DeskState)}
@@ -131,7 +131,7 @@ export function Desk(props: Props) {
             ))}
           </select>
         </label>
-        <label className="flex items-center text-[13px] text-ink-3">
+        <label className="flex items-center text-[13px] text-ink-3 max-[700px]:hidden">
           <select
             className="h-[27px] rounded-[3px] bg-transparent px-1 text-ink-2"
             aria-label="Zoom"

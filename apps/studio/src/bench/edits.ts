@@ -258,7 +258,7 @@ export function relabelTerm(lens: Lens, key: string, term: string, label: string
 /** Lets an old address name go: links that use it lose that choice, and no release brings it back. */
 export function dropAlias(lens: Lens, key: string, alias: string): Lens {
   const facet = lens.facets.find((one) => one.key === key);
-  if (!facet) return lens;
+  if (!facet?.aliases.includes(alias)) return lens;
   const { prefix, gone } = lens.address;
   const aliases = facet.aliases.filter((name) => name !== alias);
   return {

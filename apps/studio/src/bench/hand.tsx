@@ -1,5 +1,7 @@
 import type { Facet } from '@ivy/core';
+import { useMedia } from '../shared/use-media.js';
 import { duplicateFacet, removeFacet } from './edits.js';
+import { Sheet } from './narrow/sheet.js';
 import type { BenchParts } from './parts.js';
 import { ResultsWiring } from './results/results-wiring.js';
 import { Wiring } from './wiring.js';
@@ -11,13 +13,18 @@ interface Props extends BenchParts {
   /** The language the live page is read in now. */
   reads: string;
   onReads: (language: string) => void;
+  /** Whether it lies open over the page, where there is no room beside it. */
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
   results: Pick<Parameters<typeof ResultsWiring>[0], 'tab' | 'onTab' | 'part' | 'onPart' | 'span' | 'onSpan'>;
 }
 
 /** The settings of what is in hand: a facet, or else the results. */
-export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, slug, reads, onReads, results }: Props) {
-  return (
-    <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
+export function Hand(props: Props) {
+  const { lens, source, dryRun, hues, problem, dispatch, facet, slug, reads, onReads, results, isOpen, onOpen } = props;
+  const isNarrow = useMedia('(max-width: 859px)');
+  const settings = (
+    <>
       {facet ? (
         <Wiring
           key={facet.key}
@@ -57,6 +64,20 @@ export function Hand({ lens, source, dryRun, hues, problem, dispatch, facet, slu
           onEdit={(next, topic) => dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) })}
         />
       )}
-    </aside>
+    </>
+  );
+  if (!isNarrow) {
+    return (
+      <aside className="w-[312px] shrink-0 border-s border-rule bg-paper" aria-label="Wiring">
+        {settings}
+      </aside>
+    );
+  }
+  return (
+    isOpen && (
+      <Sheet label="Wiring" from="below" onClose={() => onOpen(false)}>
+        {settings}
+      </Sheet>
+    )
   );
 }

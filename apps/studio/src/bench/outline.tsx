@@ -13,8 +13,9 @@ import {
   type Lens,
 } from '@ivy/core';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Plus, TriangleAlert } from 'lucide-react';
-import type { KeyboardEvent } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 import type { ApiProblem } from '@ivy/client';
+import { keyNamed } from '../keys/key-table.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import type { Addition } from './kinds/kind-desk.js';
 import { additions } from './kinds/kind-desks.js';
@@ -32,6 +33,10 @@ interface Props {
   onEye: (key: string) => void;
   onAdd: (field: FieldDescription) => void;
   onAddition: (addition: Addition) => void;
+  /** Whether it lies over the page rather than beside it. */
+  isSheet?: boolean;
+  /** What stands below the parts. */
+  remarks?: ReactNode;
 }
 
 /** The parts of the lens in order, read like a contents page. */
@@ -48,6 +53,8 @@ export function Outline({
   onEye,
   onAdd,
   onAddition,
+  isSheet = false,
+  remarks,
 }: Props) {
   const unused = usableFields(fields).filter(
     (field) => !lens.facets.some((facet) => !kindOf(facet).finding && kindOf(facet).fields(facet).includes(field.key)),
@@ -61,11 +68,11 @@ export function Outline({
     if (over && over.id !== active.id) onPlace(String(active.id), String(over.id));
   };
   const walk = (event: KeyboardEvent, key: string) => {
-    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    if (step === 0) return;
+    const name = keyNamed(event, ['outline']);
+    if (name === null) return;
     event.preventDefault();
-    if (event.altKey) return onMove(key, step);
-    const next = lens.facets[lens.facets.findIndex((facet) => facet.key === key) + step];
+    if (name === 'up' || name === 'down') return onMove(key, name === 'up' ? -1 : 1);
+    const next = lens.facets[lens.facets.findIndex((facet) => facet.key === key) + (name === 'next' ? 1 : -1)];
     if (!next) return;
     onFocus(next.key);
     (event.currentTarget.closest('ul')?.querySelector(`[data-row="${next.key}"]`) as HTMLElement | null)?.focus();
@@ -73,7 +80,7 @@ export function Outline({
   return (
     <nav
       aria-label="Outline"
-      className="flex w-[212px] shrink-0 flex-col overflow-y-auto border-e border-rule bg-paper"
+      className={`flex shrink-0 flex-col overflow-y-auto bg-paper ${isSheet ? '' : 'w-[212px] border-e border-rule'}`}
     >
       <h2 className="flex items-baseline justify-between px-3.5 pt-3 pb-1">
         <span className="remark text-[16px]">Facets</span>
@@ -128,6 +135,7 @@ export function Outline({
           {pagingOf(lens.paging).hasSize ? `${lens.paging.size}` : 'all'}
         </span>
       </button>
+      {remarks}
       <div className="mt-auto border-t border-rule pt-3 pb-3">
         <h2 className="flex items-baseline justify-between px-3.5 pb-1">
           <span className="remark text-[16px]">Add a facet</span>

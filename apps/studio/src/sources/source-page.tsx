@@ -1,12 +1,13 @@
 import { answered, holdsTerms, suitableFields, type FieldDescription } from '@ivy/core';
 import { FileText } from 'lucide-react';
-import { useRef, useState, type FormEvent } from 'react';
+import { useRef, useState, type FormEvent, type KeyboardEvent } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { mutate } from 'swr';
 import { api, useApi } from '../api/api.js';
 import type { SourceView } from '@ivy/client';
 import { AppBar } from '../app/app-bar.js';
 import { countOf, figure } from '../shared/figures.js';
+import { keyNamed } from '../keys/key-table.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
 import { Findings } from './findings/findings.js';
@@ -44,6 +45,15 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
       notes.current.scrollIntoView({ block: 'start' });
       notes.current.focus({ preventScroll: true });
     }
+  };
+  const walk = (event: KeyboardEvent) => {
+    const name = keyNamed(event, ['tray']);
+    const next =
+      name && source.fields[source.fields.findIndex((one) => one.key === chosen) + (name === 'right' ? 1 : -1)];
+    if (!next) return;
+    event.preventDefault();
+    choose(next.key);
+    event.currentTarget.querySelectorAll<HTMLElement>('li > button')[source.fields.indexOf(next)]?.focus();
   };
   return (
     <>
@@ -96,7 +106,7 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
                 : `${figure(suitable.length)} would make good facets.`}
             </span>
           </p>
-          <ul className="grid grid-cols-[repeat(auto-fill,minmax(158px,1fr))] gap-x-2.5 gap-y-4">
+          <ul className="grid grid-cols-[repeat(auto-fill,minmax(158px,1fr))] gap-x-2.5 gap-y-4" onKeyDown={walk}>
             {source.fields.map((one, i) => (
               <Specimen
                 key={one.key}

@@ -47,18 +47,18 @@ export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
   return (
     <section
       aria-label="Drawer"
-      className="relative flex shrink-0 border-t border-rule-2 bg-raised"
+      className={`relative flex shrink-0 border-t border-rule-2 bg-raised ${tab === null ? '' : 'max-[700px]:flex-col'}`}
       style={{ height: tab === null ? shutHeight : height }}
     >
       {tab !== null && <Edge height={height} onHeight={state.onHeight} />}
       <div
-        className={`flex shrink-0 border-e border-rule bg-paper ${tab === null ? 'w-full flex-row items-center' : 'w-[212px] flex-col overflow-y-auto'}`}
+        className={`flex shrink-0 border-e border-rule bg-paper ${tab === null ? 'w-full flex-row items-center' : 'w-[212px] flex-col overflow-y-auto max-[1099px]:w-[120px] max-[700px]:w-full max-[700px]:overflow-x-auto max-[700px]:border-b'}`}
       >
         <div
           role="tablist"
           aria-label="Drawer"
           aria-orientation={tab === null ? 'horizontal' : 'vertical'}
-          className={tab === null ? 'flex min-w-0 flex-1' : 'flex flex-col'}
+          className={tab === null ? 'flex min-w-0 flex-1 overflow-x-auto' : 'flex flex-col max-[700px]:flex-row'}
           onKeyDown={walk}
         >
           {drawerTabs.map((one, i) => (
@@ -76,7 +76,9 @@ export function Drawer({ state, requests, findings, onPlace, ...rest }: Props) {
               onClick={() => onTab(one)}
             >
               <span className="font-display text-[16px]">{names[one]}</span>
-              <span className="ms-auto ps-2 text-[12.5px] whitespace-nowrap text-ink-2 tabular-nums">{facts[one]}</span>
+              <span className="ms-auto ps-2 text-[12.5px] whitespace-nowrap text-ink-2 tabular-nums max-[1099px]:hidden">
+                {facts[one]}
+              </span>
             </button>
           ))}
         </div>

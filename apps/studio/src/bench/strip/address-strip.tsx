@@ -32,7 +32,7 @@ export function AddressStrip({ slug, lens, address, answer, would, faults, hues,
   return (
     <section
       aria-label="Address"
-      className="flex h-[50px] shrink-0 items-center gap-1 border-b border-rule bg-raised px-2"
+      className="flex min-h-[50px] shrink-0 flex-wrap items-center gap-1 border-b border-rule bg-raised px-2"
     >
       <button
         type="button"

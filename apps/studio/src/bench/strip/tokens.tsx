@@ -1,6 +1,7 @@
 import { kindOf, type AddressFault, type Answer, type Lens } from '@ivy/core';
 import { PencilLine } from 'lucide-react';
-import { Fragment, useEffect, useEffectEvent, useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, useRef, useState, type KeyboardEvent } from 'react';
+import { useKeys } from '../../keys/use-keys.js';
 import {
   cleanAddress,
   isWholeAddress,
@@ -45,7 +46,7 @@ export function Tokens({ lens, address, answer, faults, hues, focus, onGo, onFoc
       focusToken(at + (event.key === 'ArrowRight' ? 1 : -1));
     }
   };
-  useAddressKey(() => list.current?.querySelector<HTMLElement>('[data-new] input')?.focus());
+  useKeys(['bench'], { address: () => list.current?.querySelector<HTMLElement>('[data-new] input')?.focus() });
   const added = (text: string | null) => {
     if (text === null || text.trim() === '') return;
     onGo(isWholeAddress(text) ? cleanAddress(text) : withToken(address, text));
@@ -53,7 +54,7 @@ export function Tokens({ lens, address, answer, faults, hues, focus, onGo, onFoc
   return (
     <div
       ref={list}
-      className="mono flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[13px] font-medium [scrollbar-width:none]"
+      className="mono flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto text-[13px] font-medium [scrollbar-width:none] max-[700px]:order-last max-[700px]:w-full max-[700px]:flex-none max-[700px]:pb-1"
     >
       <span className="shrink-0 ps-1 text-ink-2">/ ?</span>
       {tokens.map((token, i) => {
@@ -128,20 +129,4 @@ export function Tokens({ lens, address, answer, faults, hues, focus, onGo, onFoc
       </button>
     </div>
   );
-}
-
-/** The slash leads to the address, wherever nobody types. */
-function useAddressKey(onPress: () => void): void {
-  const press = useEffectEvent((event: globalThis.KeyboardEvent) => {
-    if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-    const target = event.target as HTMLElement;
-    if (target.isContentEditable || target.closest('input, textarea, select, [role=dialog]')) return;
-    event.preventDefault();
-    onPress();
-  });
-  useEffect(() => {
-    const hear = (event: globalThis.KeyboardEvent) => press(event);
-    document.addEventListener('keydown', hear);
-    return () => document.removeEventListener('keydown', hear);
-  }, []);
 }
