@@ -269,6 +269,7 @@ test('publishing makes a numbered release and shows the line to paste', async ()
   await (await browser.find('[aria-label="Address of the page to check"]')).sendKeys(stage.site, Key.ENTER);
   await browser.untilText('[aria-label="Check a page"]', 'of 13 hold');
   await browser.press('nav[aria-label=Releases] button', 'make it the draft');
+  await browser.press('main button', 'Make it the draft');
   await browser.untilText('main [role=status]', 'Release 1 is the draft now');
 });
 
@@ -279,6 +280,8 @@ test.each(['ivy', 'ivy-night'])('axe finds nothing in %s colours', async (theme)
     '/sources/orrin-field-notes',
     '/lenses/field-notes?habitat=mudflat',
     '/lenses/field-notes/publish',
+    '/lenses/field-notes/addresses',
+    '/help/share-page',
   ]) {
     await browser.go(`${stage.studio}${path}`);
     await browser.run(`localStorage.setItem('ivy-theme', '${theme}')`);

@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { mkdirSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Browser } from './browser.js';
@@ -71,7 +71,6 @@ interface View {
 }
 
 const views: View[] = [
-  { name: 'sources', path: '/sources', prepare: () => browser.find('main li') },
   { name: 'source', path: '/sources/orrin-field-notes', prepare: () => habitatInHand() },
   { name: 'bench', path: '/lenses/field-notes?habitat=mudflat,reedbed&kind=survey', prepare: () => cardsInFrame() },
   {
@@ -115,14 +114,6 @@ const views: View[] = [
     },
   },
   {
-    name: 'field',
-    path: '/sources/orrin-field-notes/fields/species',
-    prepare: async () => {
-      await browser.press('[aria-label="Read as"] button', 'Text');
-      await browser.untilText('[aria-label=Lenses]', '39 values');
-    },
-  },
-  {
     name: 'terms',
     path: '/sources/orrin-field-notes/terms/habitat',
     prepare: async () => {
@@ -143,31 +134,45 @@ const views: View[] = [
     },
   },
   {
-    name: 'check',
-    path: '/?ivy-check',
-    onSite: true,
-    prepare: () =>
-      browser.until('it is told', () =>
-        browser.run(
-          `return [...document.querySelectorAll('body > div')].some((one) => one.shadowRoot?.textContent.includes('hold'))`,
-        ),
-      ),
-  },
-  {
     name: 'notices',
     path: '/notices?habitat=Lagoon,Mudflat',
     onSite: true,
     prepare: () => browser.find('[data-ivy-state=ready]'),
   },
+  { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
   {
-    name: 'replace',
-    path: '/sources/orrin-field-notes/replace',
+    name: 'palette',
+    path: '/lenses/field-notes?habitat=mudfat,reedbed&observed=2026-03-01/2026-05-31',
     prepare: async () => {
-      await (await browser.find('input[type=file]')).sendKeys(nextMonth());
-      await browser.untilText('[aria-label=changed]', '~');
+      await cardsInFrame();
+      await browser.untilText('section[aria-label=Address]', 'no such term');
+      await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).sendKeys('mudf').perform();
+      await browser.untilText('dialog', 'Posts');
+      await browser.untilText('section[aria-label=Address]', '→');
     },
   },
-  { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
+  {
+    name: 'addresses',
+    path: '/lenses/field-notes/addresses',
+    prepare: async () => {
+      await saveAddresses();
+      await browser.driver.navigate().refresh();
+      await browser.untilText('section[aria-label="Saved addresses"]', 'draft 5 of 6');
+      await browser.untilText('section[aria-label="What search engines are told"]', 'in the sitemap');
+    },
+  },
+  {
+    name: 'bench-phone',
+    path: '/lenses/field-notes?habitat=mudflat',
+    size: [390, 844],
+    prepare: () => browser.inFrame(() => browser.find('.ivy-card')),
+  },
+  {
+    name: 'help',
+    path: '/help/why-missing',
+    prepare: () =>
+      browser.until('its picture', () => browser.run('return document.querySelector("main img").complete')),
+  },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {
     name: 'demo-site',
@@ -210,6 +215,25 @@ async function cardsInFrame(): Promise<void> {
   await browser.find('[aria-label=Wiring] ul[aria-label=Terms] li');
 }
 
+/** Addresses that the estuary's wardens rely on, one of which finds less than it must. */
+async function saveAddresses(): Promise<void> {
+  const saved: [folder: string, address: string, expect: object | undefined, name?: string][] = [
+    ['On the home page', 'habitat=mudflat,reedbed&observed=2026-03-01/2026-05-31', { min: 10 }],
+    ['On the home page', 'volunteers=yes&sort=title', { min: 20 }],
+    ['On the home page', '', undefined, 'Every note'],
+    ['June letter', 'habitat=mudflat&observed=2026-05', { matched: 12 }],
+    ['June letter', 'kind=how-to&minutes=../15', { max: 90 }],
+    ['Boards at the hides', 'habitat=saltmarsh&species=waders', undefined],
+  ];
+  for (const [folder, address, expect, name] of saved) {
+    await fetch(`${stage.studio}/api/v1/lenses/field-notes/addresses`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ folder, address, ...(expect && { expect }), ...(name !== undefined && { name }) }),
+    });
+  }
+}
+
 /** Takes a part of the results in hand, and waits for words of its wiring. */
 async function resultsOf(tab: string, words: string): Promise<void> {
   await browser.inFrame(() => browser.find('.ivy-card'));
@@ -225,20 +249,6 @@ async function habitatInHand(): Promise<void> {
     `[...document.querySelectorAll('main li button')].find((one) => one.innerText.includes('habitat')).click()`,
   );
   await browser.untilText('figure', 'the usual way');
-}
-
-/** The notes of a month later: some are new, some another, some gone. */
-function nextMonth(): string {
-  const [head, ...rows] = readFileSync(join(__dirname, '..', 'demo', 'dist', 'field-notes.csv'), 'utf8')
-    .trimEnd()
-    .split('\n');
-  const kept = rows
-    .slice(4)
-    .map((row, i) => (i % 41 === 0 ? row.replace('Mudflat', 'Saltmarsh').replace('yes', 'no') : row));
-  const added = rows.slice(30, 49).map((row, i) => row.replace(/^[^,]+/, `n-9${String(i).padStart(3, '0')}`));
-  const path = join(mkdtempSync(join(tmpdir(), 'ivy-file-')), 'orrin-field-notes-july.csv');
-  writeFileSync(path, [head, ...kept, ...added].join('\n'));
-  return path;
 }
 
 async function changeSomething(): Promise<void> {

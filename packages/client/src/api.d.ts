@@ -705,6 +705,22 @@ export interface paths {
     patch: operations['addresses-change'];
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/addresses/remove': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addresses-removeSeveral'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/lenses/{slug}/check': {
     parameters: {
       query?: never;
@@ -1119,6 +1135,9 @@ export interface components {
       /** @description What it must return; left out at first, exactly as many posts as it returns now. */
       expect?: components['schemas']['ExpectBody'];
     };
+    RemoveAddressesBody: {
+      ids: string[];
+    };
     MatchBody: {
       /** @description Address of a page. */
       page?: string;
@@ -1247,6 +1266,20 @@ export interface components {
     };
     /** @description Something an address says that is not taken as it stands. */
     AddressFault: core.AddressFault;
+    /** @description A saved address that a run moves. */
+    AddressMove: {
+      id: string;
+      /** @description Slug of its lens. */
+      lens: string;
+      name: string;
+      address: string;
+      matched: {
+        before: number;
+        after: number;
+      };
+      /** @description Whether it finds what it must then. */
+      holds: boolean;
+    };
     /** @description What came of a list of addresses. */
     AddressesImported: {
       added: components['schemas']['SavedAddressView'][];
@@ -1850,6 +1883,8 @@ export interface components {
           after: number;
         };
       }[];
+      /** @description Saved addresses that would find another number of posts, or not what they must. */
+      addresses?: components['schemas']['AddressMove'][];
       /** @description What would be found wrong that was not before. */
       findings?: components['schemas']['Finding'][];
       /** @description Mends in force: how many values each makes another, before and after. */
@@ -3975,7 +4010,6 @@ export interface operations {
     };
     requestBody?: never;
     responses: {
-      /** @description Several at once are ids with commas between them. */
       204: {
         headers: {
           [name: string]: unknown;
@@ -4015,6 +4049,38 @@ export interface operations {
         content: {
           'application/json': components['schemas']['SavedAddressView'];
         };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'addresses-removeSeveral': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RemoveAddressesBody'];
+      };
+    };
+    responses: {
+      /** @description All of them are gone, or, where one is not there, none. */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
       default: {
         headers: {

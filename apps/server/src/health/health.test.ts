@@ -33,6 +33,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}/addresses',
     '/api/v1/lenses/{slug}/addresses/check',
     '/api/v1/lenses/{slug}/addresses/import',
+    '/api/v1/lenses/{slug}/addresses/remove',
     '/api/v1/lenses/{slug}/addresses/{id}',
     '/api/v1/lenses/{slug}/check',
     '/api/v1/lenses/{slug}/draft',

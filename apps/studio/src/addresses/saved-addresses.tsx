@@ -3,6 +3,7 @@ import type { Lens } from '@ivy/core';
 import { useState } from 'react';
 import { api, refreshAll, useApi } from '../api/api.js';
 import { countOf, figure } from '../shared/figures.js';
+import { HelpLink } from '../shared/help-link.js';
 import { Failed } from '../shared/states.js';
 import { BringIn } from './bring-in.js';
 import { SavedRow } from './saved-row.js';
@@ -58,6 +59,7 @@ export function SavedAddresses({ slug, lens, hues, saved, error, retry, hasRelea
           Saved addresses{' '}
           <span className="remark ms-1 text-[15px] font-normal text-ink-2">and what each must find</span>
         </h2>
+        <HelpLink page="share-page" />
         <span className="ms-auto flex items-center gap-4">
           <button
             type="button"
@@ -88,8 +90,8 @@ export function SavedAddresses({ slug, lens, hues, saved, error, retry, hasRelea
           slug={slug}
           onDone={(words, added) => {
             setBringing(false);
-            const ids = added.map(({ id }) => id).join(',');
-            const undo = () => api.ask('delete', '/api/v1/lenses/{slug}/addresses/{id}', { slug, id: ids });
+            const ids = added.map(({ id }) => id);
+            const undo = () => api.ask('post', '/api/v1/lenses/{slug}/addresses/remove', { slug }, { body: { ids } });
             setSaid({ words, ...(added.length > 0 && { undo }) });
             void refreshAll();
           }}

@@ -112,7 +112,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
     onPress: (id) => drawer.tab === 'why' && drawer.onFind(id),
   });
   const requests = useRequests(slug, address, saves, frame);
-  const findings = useFindings(dryRuns, lens);
+  const findings = useFindings(dryRuns, slug, lens, saves);
   useFrameScheme(frame, dryRun !== null, spoken.look);
   const isCardInHand = focus === null && tab === 'card';
   useFacetClicks(frame, dryRun !== null, onFocus);
@@ -208,6 +208,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
               onEdit={(next) => dispatch({ type: 'edit', lens: next })}
               onPlace={(place) => {
                 if ('facet' in place) return onFocus(place.facet);
+                if ('address' in place) return go(place.address);
                 onFocus(null);
                 setTab(place.results);
               }}

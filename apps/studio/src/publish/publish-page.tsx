@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { api, useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { countOf } from '../shared/figures.js';
+import { HelpLink } from '../shared/help-link.js';
 import { Failed, Loading } from '../shared/states.js';
 import { ChangesList } from './changes-list.js';
 import { Compare, useCompared } from './compare.js';
@@ -136,6 +137,7 @@ export function PublishPage() {
               ? 'nothing to publish'
               : countOf(changes.length, 'change')}
         </span>
+        <HelpLink page="publish-safely" />
         <label className="sr-only" htmlFor="note">
           What is new, in a few words
         </label>

@@ -45,12 +45,20 @@ export function Vine({ releases, changes, onRestore, onAgain }: Props) {
             </p>
             {release.note && <p className="text-[13px] text-ink-2">{release.note}</p>}
             {(i > 0 || (changes ?? 0) > 0) && (
-              <button type="button" className="link mt-1 block text-[13px]" onClick={() => onRestore(release.number)}>
+              <button
+                type="button"
+                className="act link w-full text-[13px] text-ivy"
+                onClick={() => onRestore(release.number)}
+              >
                 make it the draft
               </button>
             )}
             {i > 0 && (
-              <button type="button" className="link mt-1 block text-[13px]" onClick={() => onAgain(release.number)}>
+              <button
+                type="button"
+                className="act link w-full text-[13px] text-ivy"
+                onClick={() => onAgain(release.number)}
+              >
                 put it live again
               </button>
             )}

@@ -3,7 +3,13 @@ import { ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, AnswersNothing, Refuses } from '../../api/describe.js';
 import { Problem } from '../../problem/problem.js';
 import { AddressesService } from './addresses.service.js';
-import { ChangeAddressBody, FolderBody, ImportAddressesBody, SaveAddressBody } from './saved-address.bodies.js';
+import {
+  ChangeAddressBody,
+  FolderBody,
+  ImportAddressesBody,
+  RemoveAddressesBody,
+  SaveAddressBody,
+} from './saved-address.bodies.js';
 import type { AddressCheck, AddressesImported, SavedAddressView } from './saved-address.view.js';
 
 /** Addresses of a lens that someone relies on. */
@@ -60,8 +66,15 @@ export class AddressesController {
 
   @Delete(':id')
   @HttpCode(204)
-  @AnswersNothing(204, 'Several at once are ids with commas between them.')
-  remove(@Param('slug') slug: string, @Param('id') ids: string): Promise<void> {
-    return this.addresses.remove(slug, ids.split(','));
+  @AnswersNothing()
+  remove(@Param('slug') slug: string, @Param('id') id: string): Promise<void> {
+    return this.addresses.remove(slug, [id]);
+  }
+
+  @Post('remove')
+  @HttpCode(204)
+  @AnswersNothing(204, 'All of them are gone, or, where one is not there, none.')
+  removeSeveral(@Param('slug') slug: string, @Body() { ids }: RemoveAddressesBody): Promise<void> {
+    return this.addresses.remove(slug, ids);
   }
 }

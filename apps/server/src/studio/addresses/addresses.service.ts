@@ -90,8 +90,11 @@ export class AddressesService {
   async remove(slug: string, ids: string[]): Promise<void> {
     const lens = await findRow(this.database.manager, slug);
     await this.#changed(lens, async (manager) => {
-      for (const id of ids) await addressOf(manager, lens, id);
-      await manager.delete(SavedAddress, { lensId: lens.id, id: In(ids) });
+      const isIds = ids.every((id) => idForm.test(id));
+      const { affected } = isIds
+        ? await manager.delete(SavedAddress, { lensId: lens.id, id: In(ids) })
+        : { affected: -1 };
+      if (affected !== new Set(ids).size) throw notThere();
     });
   }
 
@@ -182,11 +185,15 @@ function inOrder(manager: EntityManager, lensId: string): Promise<SavedAddress[]
 }
 
 async function addressOf(manager: EntityManager, lens: LensRow, id: string): Promise<SavedAddress> {
-  const isId = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
-  const row = isId ? await manager.findOneBy(SavedAddress, { id, lensId: lens.id }) : null;
-  if (!row)
-    throw new Problem(404, 'not-found', 'There is no such saved address. It may have been taken away meanwhile.');
+  const row = idForm.test(id) ? await manager.findOneBy(SavedAddress, { id, lensId: lens.id }) : null;
+  if (!row) throw notThere();
   return row;
+}
+
+const idForm = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+function notThere(): Problem {
+  return new Problem(404, 'not-found', 'There is no such saved address. It may have been taken away meanwhile.');
 }
 
 /** The query string of an address as a person may have it: a whole URL, or with its question mark. */

@@ -67,7 +67,8 @@ test('an address is kept with what it must return: what is said, or what it retu
     reasons: ['4 where at most 2 are expected'],
   });
   expect((await ask('PATCH', '/addresses', { folder: 'Board', to: 'Boards' })).body[1].folder).toBe('Boards');
-  expect((await ask('DELETE', `/addresses/${one.id},${two.id}`)).status).toBe(204);
+  expect((await ask('POST', '/addresses/remove', { ids: [one.id, crypto.randomUUID()] })).status).toBe(404);
+  expect((await ask('POST', '/addresses/remove', { ids: [one.id, two.id] })).status).toBe(204);
   expect((await ask('GET', '/addresses')).body).toEqual([]);
   expect((await ask('DELETE', `/addresses/${one.id}`)).status).toBe(404);
 });
@@ -107,6 +108,11 @@ test('what moved is told by the post and the term that did it', async () => {
   );
   const form = new FormData();
   form.set('file', new Blob([csv((i) => (i === 3 ? 'Saltmarsh' : habitats[i % 3]!))]), 'notes.csv');
+  // what the file would do to saved addresses is told before it is kept
+  const looked = await fetch(`${server.url}/api/v1/sources/notes/posts?preview=1`, { method: 'PUT', body: form });
+  expect(await looked.json()).toMatchObject({
+    addresses: [{ lens: 'notes', address: 'habitat=mudflat', matched: { before: 4, after: 3 }, holds: false }],
+  });
   expect((await fetch(`${server.url}/api/v1/sources/notes/posts`, { method: 'PUT', body: form })).status).toBe(200);
   const [check] = (await ask('GET', '/addresses/check?of=release')).body;
   expect(check).toMatchObject({
@@ -154,7 +160,7 @@ test('names that were ever live stay readable, whatever is renamed, restored or 
   expect(undone).toMatchObject({ restored: null, changed: false });
   expect(undone.draft.facets[0].key).toBe('where');
   // and done again
-  expect(((await server.ask('POST', restored.undo)).body).draft.facets[0].key).toBe('habitat');
+  expect((await server.ask('POST', restored.undo)).body.draft.facets[0].key).toBe('habitat');
   await ask('POST', '/releases', {});
   expect((await ask('GET', '/results?where=reedbed')).body.address).toBe('habitat=reedbed');
 });

@@ -6,6 +6,7 @@ import {
   IsInt,
   IsOptional,
   IsString,
+  IsUUID,
   Matches,
   Max,
   MaxLength,
@@ -100,6 +101,14 @@ export class FolderBody {
   @Matches(/\S/, { message: 'must say something' })
   @MaxLength(80)
   to: string;
+}
+
+export class RemoveAddressesBody {
+  @ApiProperty({ type: [String] })
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @IsUUID('all', { each: true })
+  ids: string[];
 }
 
 export class ImportAddressesBody {

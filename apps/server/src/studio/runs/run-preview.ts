@@ -1,6 +1,7 @@
 import {
   answer,
   answered,
+  checkAddress,
   fieldWithRole,
   finished,
   IndexBuilder,
@@ -9,8 +10,10 @@ import {
   readLens,
   readQuestion,
   writtenRaw,
+  type Expectation,
   type FieldDescription,
   type Finding,
+  type Lens,
   type PostIndex,
   type Rejection,
   type Term,
@@ -54,6 +57,8 @@ export interface RunPreview extends RunDiff {
   posts: PostDiff[];
   /** Lenses, with how many posts they have. */
   lenses: { slug: string; name: string; matched: { before: number; after: number } }[];
+  /** Saved addresses that would find another number of posts, or not what they must. */
+  addresses: AddressMove[];
   /** What would be found wrong that was not before. */
   findings: Finding[];
   /** Fields that are new, and those of which nothing comes any more. */
@@ -61,6 +66,21 @@ export interface RunPreview extends RunDiff {
   /** Mends in force: how many values each makes another, before and after. */
   mends: { id: string; field: string; text: string; before: number; after: number }[];
 }
+
+/** A saved address that a run moves. */
+export interface AddressMove {
+  id: string;
+  /** Slug of its lens. */
+  lens: string;
+  name: string;
+  address: string;
+  matched: { before: number; after: number };
+  /** Whether it finds what it must then. */
+  holds: boolean;
+}
+
+/** Saved addresses that are named at most. */
+const addressesShown = 200;
 
 /** Changed posts that are shown of each kind. */
 const shownOfKind = 100;
@@ -96,7 +116,7 @@ export async function previewOf(
   return {
     ...diff,
     posts,
-    lenses: await lensesWith(client, sourceId, before, kept, brought),
+    ...(await movesOf(client, sourceId, before, kept, brought)),
     findings: brought.findings.filter(({ id, posts: all }) => all > (known.get(id) ?? 0)),
     fields: {
       added: brought.fields
@@ -113,29 +133,75 @@ export async function previewOf(
   };
 }
 
-/** How many posts each lens has, and would have: as visitors have it where it is released, else its draft. */
-async function lensesWith(
+/** A lens as visitors have it where it is released, else its draft. */
+interface LensState {
+  id: string;
+  slug: string;
+  name: string;
+  config: object;
+}
+
+/** How many posts each lens has, and would have, and what becomes of its saved addresses. */
+async function movesOf(
   client: Client,
   sourceId: string,
   before: SourceState,
   kept: ReadonlyMap<string, KeptPost>,
   brought: Brought,
-): Promise<RunPreview['lenses']> {
-  const { rows } = await client.query<{ slug: string; name: string; config: object }>(
-    `SELECT lens.slug, lens.name, coalesce(
+): Promise<Pick<RunPreview, 'lenses' | 'addresses'>> {
+  const { rows } = await client.query<LensState>(
+    `SELECT lens.id, lens.slug, lens.name, coalesce(
        (SELECT config FROM release WHERE lens_id = lens.id ORDER BY number DESC LIMIT 1), lens.draft) AS config
      FROM lens WHERE source_id = $1 AND deleted_at IS NULL ORDER BY slug`,
     [sourceId],
   );
-  if (rows.length === 0) return [];
+  if (rows.length === 0) return { lenses: [], addresses: [] };
+  const saved = await client.query<SavedRow>(
+    'SELECT id, lens_id, name, address, expect FROM saved_address WHERE lens_id = ANY($1) ORDER BY lens_id, position',
+    [rows.map(({ id }) => id)],
+  );
   const terms = await readTerms(client, sourceId);
   const was = indexOf(before.fields, terms, [...kept.values()]);
   const is = indexOf(brought.fields, brought.terms, brought.posts);
-  return rows.map(({ slug, name, config }) => ({
+  const lenses = rows.map(({ slug, name, config }) => ({
     slug,
     name,
     matched: { before: totalOf(was, config), after: totalOf(is, config) },
   }));
+  const addresses = rows.flatMap((lens) =>
+    addressMoves(
+      was,
+      is,
+      lens,
+      saved.rows.filter(({ lens_id }) => lens_id === lens.id),
+    ),
+  );
+  return { lenses, addresses: addresses.slice(0, addressesShown) };
+}
+
+interface SavedRow {
+  id: string;
+  lens_id: string;
+  name: string;
+  address: string;
+  expect: Expectation;
+}
+
+function addressMoves(
+  was: PostIndex,
+  is: PostIndex,
+  { slug, config }: LensState,
+  saved: readonly SavedRow[],
+): AddressMove[] {
+  const read = readLens(config);
+  if (!read.ok || !worksWith(was, read.value) || !worksWith(is, read.value)) return [];
+  const now = Date.now();
+  return saved.flatMap(({ id, name, address, expect }) => {
+    const [before, after] = [was, is].map((index) => checkAddress(index, read.value, address, expect, null, now));
+    const matched = { before: before!.got.matched, after: after!.got.matched };
+    const moves = matched.before !== matched.after || !after!.holds;
+    return moves ? { id, lens: slug, name, address, matched, holds: after!.holds } : [];
+  });
 }
 
 function indexOf(
@@ -153,9 +219,13 @@ function indexOf(
 function totalOf(index: PostIndex, config: object): number {
   const read = readLens(config);
   if (!read.ok) return 0;
-  const needs = read.value.facets.flatMap((facet) => kindOf(facet).fields(facet));
-  if (needs.some((key) => !index.field(key))) return 0;
+  if (!worksWith(index, read.value)) return 0;
   const { query } = readQuestion(index, read.value, '', Date.now());
   finished(prepareAnswer(index, query));
   return answer(index, query).total;
+}
+
+/** Whether all fields are there that a lens reads. */
+function worksWith(index: PostIndex, { facets }: Lens): boolean {
+  return facets.flatMap((facet) => kindOf(facet).fields(facet)).every((key) => index.field(key));
 }

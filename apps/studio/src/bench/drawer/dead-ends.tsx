@@ -1,3 +1,4 @@
+import { HelpLink } from '../../shared/help-link.js';
 import { holdsTerms, type CrossTable, type DeadEnds as Found } from '@ivy/core';
 import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
@@ -18,7 +19,8 @@ export function DeadEnds(props: DrawerParts) {
   return (
     <section aria-label="Dead ends" className="min-w-0 flex-1 overflow-y-auto px-3.5 py-2 pe-10">
       <div className="flex items-center gap-3">
-        <h3 className="remark text-[16px] whitespace-nowrap">Dead ends</h3>
+        <h2 className="remark text-[16px] whitespace-nowrap">Dead ends</h2>
+        <HelpLink page="nothing-found" />
         {!isAsked && (
           <button type="button" className="button button-small" onClick={() => setAsked(true)}>
             Look for them

@@ -41,7 +41,7 @@ export function FindingsTab({ findings, onPlace, ...parts }: Props) {
                   </span>
                   <span className="min-w-0">
                     <b className={`font-semibold ${isBroken ? 'text-bad' : 'text-hue-text'}`}>
-                      {'facet' in place ? labelOf(place.facet) : place.results === 'look' ? 'Look' : 'Words'}
+                      {placeName(place, labelOf)}
                     </b>{' '}
                     {text}
                   </span>
@@ -55,4 +55,11 @@ export function FindingsTab({ findings, onPlace, ...parts }: Props) {
       <DeadEnds {...parts} />
     </div>
   );
+}
+
+/** Where something is mended, in a word. */
+function placeName(place: BenchFinding['place'], labelOf: (key: string) => string): string {
+  if ('facet' in place) return labelOf(place.facet);
+  if ('address' in place) return 'Addresses';
+  return place.results === 'look' ? 'Look' : 'Words';
 }

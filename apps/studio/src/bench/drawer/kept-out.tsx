@@ -10,7 +10,7 @@ export function KeptOut({ dryRun, hues, labelOf }: DrawerParts) {
   const most = Math.max(1, ...rows.map(({ posts }) => posts));
   return (
     <div className="mt-auto border-t border-rule px-3.5 py-2">
-      <h3 className="remark pb-1 text-[15px]">Kept out by one facet</h3>
+      <h2 className="remark pb-1 text-[15px]">Kept out by one facet</h2>
       <ul>
         {rows.map(({ key, posts }) => (
           <li key={key} className="flex h-[23px] items-center gap-2 text-[13px]" {...hueAttribute(hues.get(key) ?? 1)}>

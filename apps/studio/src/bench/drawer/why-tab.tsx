@@ -2,6 +2,7 @@ import type { FacetReason, NearPost, Nearest } from '@ivy/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { figure } from '../../shared/figures.js';
+import { HelpLink } from '../../shared/help-link.js';
 import { FindBox } from '../../shared/find-box.js';
 import { hueAttribute, Seed } from '../../shared/seed.js';
 import { Failed } from '../../shared/states.js';
@@ -35,6 +36,7 @@ export function WhyTab({ text, onText, ...props }: DrawerParts & { text: string;
           value={text}
           onFind={onText}
         />
+        <HelpLink page="why-missing" />
         {!isFinding && seen && <Distances {...{ seen, at, active }} onPick={setFailing} />}
         {isFinding && seen && (
           <span className="text-[13px] text-ink-2" role="status">

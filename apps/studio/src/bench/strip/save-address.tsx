@@ -1,7 +1,9 @@
 import { BookmarkPlus, ListChecks } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { api, refreshAll } from '../../api/api.js';
+import { useSWRConfig } from 'swr';
+import { urlOf } from '@ivy/client';
+import { api } from '../../api/api.js';
 
 interface Props {
   slug: string;
@@ -15,6 +17,7 @@ const shownFor = 6000;
 
 /** Keeps the address with what it finds, in one press, and leads to all that are kept. */
 export function SaveAddress({ slug, address, matched }: Props) {
+  const { mutate } = useSWRConfig();
   const [said, setSaid] = useState<{ words: string; isBad: boolean } | null>(null);
   useEffect(() => {
     if (!said) return;
@@ -30,7 +33,7 @@ export function SaveAddress({ slug, address, matched }: Props) {
         { body: { address, expect: { matched: matched! } } },
       );
       setSaid({ words: `Saved: must find exactly ${matched}`, isBad: false });
-      await refreshAll();
+      await mutate(urlOf('/api/v1/lenses/{slug}/addresses', { slug }));
     } catch (error) {
       setSaid({ words: (error as Error).message, isBad: true });
     }

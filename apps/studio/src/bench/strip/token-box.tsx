@@ -1,6 +1,7 @@
 import { useEffect, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { figure } from '../../shared/figures.js';
 import { hueAttribute, Seed } from '../../shared/seed.js';
+import { isWholeAddress } from './address-tokens.js';
 import type { Offer } from './offers.js';
 import { stepValue } from './step-value.js';
 
@@ -114,6 +115,13 @@ export function TokenBox({
         autoComplete="off"
         maxLength={8192}
         onFocus={() => setOpen(true)}
+        onPaste={(event) => {
+          const pasted = event.clipboardData.getData('text');
+          if (isBrief || text !== '' || !isWholeAddress(pasted)) return;
+          // a whole address that is pasted is gone to at once
+          event.preventDefault();
+          done(pasted);
+        }}
         onChange={({ target }) => change(target.value)}
         onBlur={() => done(isBrief || text.includes('=') ? text : null)}
         onKeyDown={keys}

@@ -24,7 +24,15 @@ export function useSaid(
     dryRuns,
     said === '' ? null : { name: 'faults', lens, address: said, wanted: { address: said } },
   );
-  const faults = said === '' || isLooking ? [] : (seen ?? []).filter(({ code }) => code !== 'respelled');
+  if (said === '') return { address: said, faults: none };
+  if (isLooking) {
+    // what the answer passed over is known before it is known where it stands
+    const isFaulty = isStill && dryRun.answer.notices.some(({ code }) => code !== 'respelled');
+    return { address: isFaulty ? said : address, faults: none };
+  }
+  const faults = (seen ?? []).filter(({ code }) => code !== 'respelled');
   // without a fault the address stands as it is written now
-  return faults.length === 0 ? { address, faults } : { address: said, faults };
+  return { address: faults.length === 0 ? address : said, faults };
 }
+
+const none: readonly AddressFault[] = [];

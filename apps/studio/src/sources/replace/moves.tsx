@@ -1,9 +1,13 @@
 import type { RunMade, SourceView } from '@ivy/client';
+import { Link } from 'react-router';
 import { figure } from '../../shared/figures.js';
 
-/** What moves with a file besides the posts: lenses, mends, fields, and what would be found. */
+/** Saved addresses that are named. */
+const addressesShown = 8;
+
+/** What moves with a file besides the posts: lenses, saved addresses, mends, fields, and what would be found. */
 export function Moves({ looked, source }: { looked: RunMade; source: SourceView }) {
-  const { lenses = [], mends = [], findings = [], fields } = looked;
+  const { lenses = [], addresses = [], mends = [], findings = [], fields } = looked;
   const moved = lenses.filter(({ matched }) => matched.before !== matched.after);
   return (
     <aside
@@ -42,6 +46,27 @@ export function Moves({ looked, source }: { looked: RunMade; source: SourceView 
         ))}
         {lenses.length === 0 && <p className="remark text-ink-3">None stands on this source.</p>}
       </section>
+      {addresses.length > 0 && (
+        <section className="border-b border-rule px-4 py-3" aria-label="Saved addresses that move">
+          <h2 className="serif text-[17px] font-semibold">Saved addresses that move</h2>
+          <ul>
+            {addresses.slice(0, addressesShown).map(({ id, lens, name, address, matched, holds }) => (
+              <li key={id} className="flex items-baseline justify-between gap-2 py-1">
+                <Link to={`/lenses/${lens}/addresses`} className="mono min-w-0 truncate text-[12.5px] hover:underline">
+                  {name || `?${address}`}
+                </Link>
+                <span className={`shrink-0 ${holds ? '' : 'font-semibold text-bad'}`}>
+                  {figure(matched.before)} → {figure(matched.after)}
+                  {!holds && <span className="sr-only">, which is not what it must find</span>}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {addresses.length > addressesShown && (
+            <p className="text-[13px] text-ink-2">and {figure(addresses.length - addressesShown)} more</p>
+          )}
+        </section>
+      )}
       {fields && fields.added.length + fields.gone.length > 0 && (
         <section className="border-b border-rule px-4 py-3">
           <h2 className="serif text-[17px] font-semibold">Fields</h2>
