@@ -146,6 +146,7 @@ const views: View[] = [
     prepare: async () => {
       await cardsInFrame();
       await browser.untilText('section[aria-label=Address]', 'no such term');
+      await browser.press('[role=tab]', 'Sieve');
       await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).sendKeys('mudf').perform();
       await browser.untilText('dialog', 'Posts');
       await browser.untilText('section[aria-label=Address]', '→');

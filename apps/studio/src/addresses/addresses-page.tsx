@@ -1,16 +1,17 @@
 import type { LensView, SourceView } from '@ivy/client';
-import { answered, type Answer, type Lens } from '@ivy/core';
+import type { Answer, Lens } from '@ivy/core';
 import { ArrowLeft } from 'lucide-react';
 import { useEffect, useMemo, useReducer, useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { api, refreshAll, useApi } from '../api/api.js';
+import { Link } from 'react-router';
+import { refreshAll, useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
 import { benchReducer, startBench } from '../bench/bench-state.js';
 import { huesOf } from '../bench/edits.js';
-import { Overtaken, SavingWords } from '../bench/saving-words.js';
+import { LensPlace } from '../bench/lens-place.js';
+import { Overtaking } from '../bench/overtaking.js';
+import { SavingWords } from '../bench/saving-words.js';
 import { useSaving } from '../bench/use-saving.js';
 import { useDryRuns } from '../dry-run/use-dry-runs.js';
-import { Failed, Loading } from '../shared/states.js';
 import { Steps } from '../shared/steps.js';
 import { useUndoKeys } from '../shared/use-undo-keys.js';
 import type { DryRuns } from '../dry-run/dry-runs.js';
@@ -21,20 +22,11 @@ import { SavedAddresses } from './saved-addresses.js';
 
 /** What a lens's addresses may say, and the addresses that someone relies on. */
 export function AddressesPage() {
-  const { slug = '' } = useParams();
-  const lens = useApi('/api/v1/lenses/{slug}', { slug }, { revalidateOnReconnect: false, revalidateIfStale: true });
-  const source = useApi('/api/v1/sources/{slug}', lens.data ? { slug: lens.data.source } : null);
-  const error: unknown = lens.error ?? source.error;
-  if (error) {
-    return (
-      <>
-        <AppBar crumbs={[{ label: 'Sources', to: '/sources' }, { label: slug }]} />
-        <Failed error={error} retry={() => void Promise.all([lens.mutate(), source.mutate()])} />
-      </>
-    );
-  }
-  if (!lens.data || !source.data) return <Loading words="Reading the addresses" />;
-  return <Addresses key={slug} loaded={lens.data} source={{ ...source.data, fields: answered(source.data.fields) }} />;
+  return (
+    <LensPlace words="Reading the addresses">
+      {(lens, source) => <Addresses key={lens.slug} loaded={lens} source={source} />}
+    </LensPlace>
+  );
 }
 
 const nothing = () => undefined;
@@ -54,12 +46,6 @@ function Addresses({ loaded, source }: { loaded: LensView; source: SourceView })
   useUndoKeys(undo, redo);
   const edit = (next: Lens, topic?: string) =>
     dispatch({ type: 'edit', lens: next, ...(topic !== undefined && { topic }) });
-  const theirs = () => api.ask('get', '/api/v1/lenses/{slug}', { slug });
-  const takeTheirs = async () => {
-    const view = await theirs();
-    saver.adopt(view);
-    dispatch({ type: 'load', lens: view.draft });
-  };
   return (
     <div className="flex h-full flex-col max-[900px]:h-auto">
       <AppBar
@@ -76,12 +62,7 @@ function Addresses({ loaded, source }: { loaded: LensView; source: SourceView })
           <ArrowLeft size={15} /> <span className="max-sm:sr-only">Back to the bench</span>
         </Link>
       </AppBar>
-      {saving.at === 'overtaken' && (
-        <Overtaken
-          onTheirs={() => void takeTheirs()}
-          onMine={() => void theirs().then((view) => saver.keepMine(view))}
-        />
-      )}
+      <Overtaking {...{ slug, saving, saver, dispatch }} />
       <div className="flex min-h-0 flex-1 max-[900px]:block">
         <Plate {...{ slug, lens, hues, uses }} rows={nameRows(lens, source.fields, answer)} onEdit={edit} />
         <main className="flex min-w-0 flex-1 flex-col bg-raised">

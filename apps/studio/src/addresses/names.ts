@@ -67,7 +67,7 @@ function valueOf(facet: Facet, answer: Answer | undefined): Pick<NameRow, 'examp
       .sort()
       .join(',');
     const terms = `${options.length} ${options.length === 1 ? 'value' : 'values'}`;
-    return { example, form: isSingle ? `one of ${terms}` : `any of ${terms}, with commas` };
+    return { example, form: isSingle ? `one of ${terms}` : `any of ${options.length}, with commas` };
   }
   if (found && 'bounds' in found && found.bounds) {
     const { from, to } = found.bounds;

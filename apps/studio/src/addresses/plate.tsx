@@ -28,7 +28,7 @@ export function Plate({ slug, lens, rows, hues, uses, onEdit }: Props) {
         <div className="border border-rule px-3.5 pt-2.5 pb-3">
           <h2 className="serif text-[21px] font-semibold">
             What an address may say{' '}
-            <span className="remark ms-1 text-[15px] font-normal text-ink-2">written in this order</span>
+            <span className="remark ms-1 text-[15px] font-normal text-ink-2">in this order</span>
           </h2>
           <div className="mt-1.5 flex justify-between text-[13px] text-ink-3" aria-hidden="true">
             <span className="mono text-ink-2">/ ?</span>

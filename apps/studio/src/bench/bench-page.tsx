@@ -1,12 +1,9 @@
 import { ApiProblem, type LensView, type SourceView } from '@ivy/client';
-import { answered, bestLanguage, lensIn, type Lens, type SpanName } from '@ivy/core';
+import { bestLanguage, lensIn, type Lens, type SpanName } from '@ivy/core';
 import { schemesOf, spanAt } from '@ivy/view';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
-import { api, useApi } from '../api/api.js';
-import { AppBar } from '../app/app-bar.js';
-import { Failed, Loading } from '../shared/states.js';
 import { useKeys } from '../keys/use-keys.js';
 import { useMedia } from '../shared/use-media.js';
 import { useUndoKeys } from '../shared/use-undo-keys.js';
@@ -39,7 +36,8 @@ import { Hand } from './hand.js';
 import { changeLook, moveFlag } from './look/edits.js';
 import { useFrameScheme } from './look/use-frame-scheme.js';
 import { OutlineOfLens } from './outline-of-lens.js';
-import { Overtaken } from './saving-words.js';
+import { LensPlace } from './lens-place.js';
+import { Overtaking } from './overtaking.js';
 import { Thread } from './thread.js';
 import { usePreview } from './use-preview.js';
 import { useSaving } from './use-saving.js';
@@ -49,22 +47,11 @@ const roomForBoth = 860;
 
 /** Where a lens is made: the live page in the middle, its address above, its parts beside it. */
 export function BenchPage() {
-  const { slug = '' } = useParams();
-  // the Bench holds the draft from here on, so it is fetched anew on arrival and not behind one's back
-  const lens = useApi('/api/v1/lenses/{slug}', { slug }, { revalidateOnReconnect: false, revalidateIfStale: true });
-  const source = useApi('/api/v1/sources/{slug}', lens.data ? { slug: lens.data.source } : null);
-  const error: unknown = lens.error ?? source.error;
-  if (error) {
-    return (
-      <>
-        <AppBar crumbs={[{ label: 'Sources', to: '/sources' }, { label: slug }]} />
-        <Failed error={error} retry={() => void Promise.all([lens.mutate(), source.mutate()])} />
-      </>
-    );
-  }
-  if (!lens.data || !source.data || lens.isValidating) return <Loading words="Setting up the bench" />;
-  // what is left out of a source is no matter of its lenses
-  return <Bench key={slug} loaded={lens.data} source={{ ...source.data, fields: answered(source.data.fields) }} />;
+  return (
+    <LensPlace words="Setting up the bench" waits>
+      {(lens, source) => <Bench key={lens.slug} loaded={lens} source={source} />}
+    </LensPlace>
+  );
 }
 
 function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
@@ -122,12 +109,6 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
     setPart(at);
   });
   useUndoKeys(undo, redo);
-  const theirs = () => api.ask('get', '/api/v1/lenses/{slug}', { slug });
-  const takeTheirs = async () => {
-    const view = await theirs();
-    saver.adopt(view);
-    dispatch({ type: 'load', lens: view.draft });
-  };
   const publish = async () => {
     if (await saver.flush()) await navigate(`/lenses/${slug}/publish`);
   };
@@ -149,12 +130,7 @@ function Bench({ loaded, source }: { loaded: LensView; source: SourceView }) {
           would={ghost?.dryRun.answer.matched}
           onGo={go}
         />
-        {saving.at === 'overtaken' && (
-          <Overtaken
-            onTheirs={() => void takeTheirs()}
-            onMine={() => void theirs().then((view) => saver.keepMine(view))}
-          />
-        )}
+        <Overtaking {...{ slug, saving, saver, dispatch }} />
         {problem && !(problem instanceof ApiProblem && problem.status === 422) && (
           <NoAnswer words={problem.message} retry={retry} />
         )}

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { AppBar } from '../app/app-bar.js';
 import { FindBox } from '../shared/find-box.js';
 import { helpPages, type HelpPage } from './help-pages.js';
+import { helpPictures } from './help-pictures.js';
 
 /** Help: one page a task, short, with a picture. */
 export function HelpPlace() {
@@ -69,7 +70,14 @@ function Page({ page: { title, steps, picture, shows } }: { page: HelpPage }) {
         ))}
       </ol>
       <figure className="mt-4 border border-rule-2 bg-paper p-1.5">
-        <img src={picture} alt={shows} loading="lazy" className="block h-auto w-full" width={1280} height={800} />
+        <img
+          src={helpPictures[picture]}
+          alt={shows}
+          loading="lazy"
+          className="block h-auto w-full"
+          width={1280}
+          height={800}
+        />
       </figure>
     </article>
   );
@@ -81,7 +89,14 @@ function Contents() {
       {helpPages.map(({ id, title, picture }) => (
         <li key={id}>
           <Link to={`/help/${id}`} className="block border border-rule-2 bg-paper p-1.5 hover:border-ink-3">
-            <img src={picture} alt="" loading="lazy" className="block h-auto w-full" width={1280} height={800} />
+            <img
+              src={helpPictures[picture]}
+              alt=""
+              loading="lazy"
+              className="block h-auto w-full"
+              width={1280}
+              height={800}
+            />
             <span className="serif block px-1.5 pt-2 pb-1 text-[17px] font-semibold">{title}</span>
           </Link>
         </li>

@@ -1,10 +1,4 @@
-import addresses from '../../../../docs/screenshots/addresses.png';
-import bench from '../../../../docs/screenshots/bench.png';
-import findings from '../../../../docs/screenshots/bench-findings.png';
-import publish from '../../../../docs/screenshots/publish.png';
-import source from '../../../../docs/screenshots/source.png';
-import terms from '../../../../docs/screenshots/terms.png';
-import why from '../../../../docs/screenshots/bench-why.png';
+import type { PictureName } from './help-pictures.js';
 
 /** One task, told on one page. */
 export interface HelpPage {
@@ -13,7 +7,8 @@ export interface HelpPage {
   /** Words it is found by besides its title. */
   words: string;
   steps: readonly string[];
-  picture: string;
+  /** Name of its picture. */
+  picture: PictureName;
   /** What is to be seen on the picture. */
   shows: string;
 }
@@ -29,7 +24,7 @@ export const helpPages: readonly HelpPage[] = [
       'On the Bench, tick things on the live page, and change the facet in hand beside it. Numbers move with you.',
       'Press Publish, then put the line it gives you on your page.',
     ],
-    picture: bench,
+    picture: 'bench',
     shows: 'The Bench: the live page in the middle, its facets on one side, the wiring of one on the other',
   },
   {
@@ -42,7 +37,7 @@ export const helpPages: readonly HelpPage[] = [
       'On the Bench, add the field as a facet and choose Tree, or Steps for one list a level.',
       'A parent finds all that is below it. Choosing a child narrows its parent.',
     ],
-    picture: terms,
+    picture: 'terms',
     shows: 'A taxonomy as a pressed branch, its terms as leaves',
   },
   {
@@ -55,7 +50,7 @@ export const helpPages: readonly HelpPage[] = [
       'On Addresses, rename what the address says: the old name is still read.',
       'What an address says in error is left out and said so; the rest of it still applies.',
     ],
-    picture: addresses,
+    picture: 'addresses',
     shows: 'Addresses: the contract of the query string, and saved addresses with what they find',
   },
   {
@@ -68,7 +63,7 @@ export const helpPages: readonly HelpPage[] = [
       'Each column is a facet: what the post has there, and whether that passes.',
       'Open it for ways to let it in, each with how many others would come along.',
     ],
-    picture: why,
+    picture: 'why',
     shows: 'Why: posts that are not shown, each with the facet that keeps it out',
   },
   {
@@ -80,7 +75,7 @@ export const helpPages: readonly HelpPage[] = [
       'Hide choices without posts, merge terms that mean the same, or show the facet another way.',
       'When nothing matches all the same, visitors are offered the nearest ways out.',
     ],
-    picture: findings,
+    picture: 'findings',
     shows: 'Findings: pairs of choices that find nothing, as a table',
   },
   {
@@ -92,7 +87,7 @@ export const helpPages: readonly HelpPage[] = [
       'Mends and shaped terms are rules: they are applied again by themselves.',
       'History keeps every bringing-in of posts; any of them can be taken back.',
     ],
-    picture: source,
+    picture: 'source',
     shows: 'A source: its fields on the tray, with what was found in them',
   },
   {
@@ -105,7 +100,7 @@ export const helpPages: readonly HelpPage[] = [
       'Every name that was ever live stays readable, whatever is renamed.',
       '“Put it live again” brings an earlier release back as a new number; “make it the draft” lets you work on from it.',
     ],
-    picture: publish,
+    picture: 'publish',
     shows: 'Publish: releases on a vine, what will be noticed, and the line for the page',
   },
 ];

@@ -57,6 +57,7 @@ export function allItems(): PaletteItem[] {
 
 /** All that is found by a text. */
 export async function findItems(text: string, signal: AbortSignal): Promise<PaletteItem[]> {
-  const found = await Promise.all([...providers].map(({ find }) => find?.(text, signal).catch(() => []) ?? []));
+  const looking = [...providers].flatMap(({ find }) => find?.(text, signal).catch((): PaletteItem[] => []) ?? []);
+  const found = await Promise.all(looking);
   return found.flat();
 }
