@@ -1562,6 +1562,8 @@ export interface components {
       changed: boolean;
       /** @description Moment, as ISO 8601 writes it. */
       updatedAt: string;
+      /** @description When visitors last asked for its release, to the minute; null: never. */
+      askedAt: null | string;
     };
     /** @description A lens in a list. */
     LensSummary: {
@@ -1575,6 +1577,8 @@ export interface components {
       changed: boolean;
       /** @description Moment, as ISO 8601 writes it. */
       updatedAt: string;
+      /** @description When visitors last asked for its release, to the minute; null: never. */
+      askedAt: null | string;
     };
     LensView: {
       draft: components['schemas']['Lens'];
@@ -1591,6 +1595,8 @@ export interface components {
       changed: boolean;
       /** @description Moment, as ISO 8601 writes it. */
       updatedAt: string;
+      /** @description When visitors last asked for its release, to the minute; null: never. */
+      askedAt: null | string;
     };
     /** @description A post of a source, as it was read. */
     ListedPost: {

@@ -8,6 +8,7 @@ import { Runs1700000000005 } from './migrations/5-runs.js';
 import { ShapedTerms1700000000006 } from './migrations/6-shaped-terms.js';
 import { TouchedPosts1700000000007 } from './migrations/7-touched-posts.js';
 import { SavedAddresses1700000000008 } from './migrations/8-saved-addresses.js';
+import { AskedLenses1700000000009 } from './migrations/9-asked-lenses.js';
 import { Run, RunPost } from './run.entity.js';
 import { PostRow } from './post.entity.js';
 import { Release } from './release.entity.js';
@@ -61,6 +62,7 @@ export function databaseOptions(url: string): DataSourceOptions {
       ShapedTerms1700000000006,
       TouchedPosts1700000000007,
       SavedAddresses1700000000008,
+      AskedLenses1700000000009,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'all',

@@ -45,6 +45,10 @@ export class LensRow {
   @Column({ type: 'jsonb', nullable: true })
   before: { draft: Lens; release: number | null } | null;
 
+  /** When visitors last asked for its release, to the minute; null: never. */
+  @Column({ name: 'asked_at', type: 'timestamptz', nullable: true })
+  askedAt: Date | null;
+
   /** When it was deleted: it is kept for a day, under a slug nobody asks for. */
   @DeleteDateColumn({ name: 'deleted_at', type: 'timestamptz' })
   deletedAt: Date | null;

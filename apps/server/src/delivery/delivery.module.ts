@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { HealthController } from '../health/health.controller.js';
 import { SharedModule } from '../shared/shared.module.js';
+import { AskedLenses } from './asked-lenses.js';
 import { EmbedController } from './embed.controller.js';
 import { HostedController } from './hosted/hosted.controller.js';
 import { HostedPages } from './hosted/hosted-pages.js';
@@ -17,7 +18,7 @@ import { ResultsService } from './results.service.js';
 @Module({
   imports: [SharedModule],
   controllers: [ResultsController, MarkupController, HostedController, EmbedController, HealthController],
-  providers: [IndexCache, LensCache, ResultsService, HostedPages],
-  exports: [IndexCache, LensCache, ResultsService, HostedPages],
+  providers: [AskedLenses, IndexCache, LensCache, ResultsService, HostedPages],
+  exports: [AskedLenses, IndexCache, LensCache, ResultsService, HostedPages],
 })
 export class DeliveryModule {}

@@ -11,6 +11,7 @@ import { lensAt, newest } from '../studio/lenses/lens-rows.js';
 
 /** A lens as it is answered: one object from change to change, so that what is worked out of it can be kept. */
 export interface CachedLens {
+  id: string;
   slug: string;
   name: string;
   sourceId: string;
@@ -78,7 +79,14 @@ export class LensCache {
       throw new Problem(404, 'not-released', `“${row.name}” has no release yet. Publish it on its bench first.`);
     }
     const version = release ? `r${release.id}` : `d${row.id.slice(0, 8)}-${row.draftRevision}`;
-    const about = { slug, name: row.name, sourceId: row.sourceId, source: row.source.slug, site: row.source.site };
+    const about = {
+      id: row.id,
+      slug,
+      name: row.name,
+      sourceId: row.sourceId,
+      source: row.source.slug,
+      site: row.source.site,
+    };
     if (before?.version === version && isDeepStrictEqual(about, aboutOf(before))) return before;
     const read = readLens(release ? release.config : row.draft);
     if (!read.ok) throw new Problem(500, 'bad-config', 'The kept lens can’t be read any more.');
@@ -87,6 +95,6 @@ export class LensCache {
   }
 }
 
-function aboutOf({ slug, name, sourceId, source, site }: CachedLens): Partial<CachedLens> {
-  return { slug, name, sourceId, source, site };
+function aboutOf({ id, slug, name, sourceId, source, site }: CachedLens): Partial<CachedLens> {
+  return { id, slug, name, sourceId, source, site };
 }

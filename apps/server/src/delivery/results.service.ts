@@ -32,6 +32,7 @@ import { lookSheet, type Drawn } from '@ivy/view';
 import { Injectable, Logger } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
+import { AskedLenses } from './asked-lenses.js';
 import { IndexCache, type CachedIndex } from './index-cache.js';
 import { resolver } from './resolver.js';
 import { LensCache, type CachedLens } from './lens-cache.js';
@@ -100,6 +101,7 @@ export class ResultsService {
   constructor(
     private readonly cachedLenses: LensCache,
     private readonly indexes: IndexCache,
+    private readonly asked: AskedLenses,
   ) {}
 
   /** How the cache of bodies is doing; weights in bytes. */
@@ -110,6 +112,7 @@ export class ResultsService {
   /** @param own  what a page sets for itself */
   async ready(slug: string, which: 'release' | 'draft', own: ForPage = plain): Promise<Ready> {
     const whole = await this.cachedLenses.of(slug, which);
+    if (which === 'release') this.asked.note(whole.id);
     const posts = await this.indexes.of(whole.sourceId);
     // many pages say a language, few lenses speak more than one: those that come to the same are one
     const language = bestLanguage(whole.lens, own.languages);

@@ -57,7 +57,11 @@ test('a release reads every name that was ever live, whatever became of the lens
       expect(checkLens(kept, index.fields)).toEqual([]);
       for (const before of [first, second]) {
         const then = asIn(before, query);
-        const { query: now } = readAddress(writeAddress(then), kept, index, 0);
+        const { query: now, notices } = readAddress(writeAddress(then), kept, index, 0);
+        expect(notices.filter(({ code }) => code !== 'moved')).toEqual([]);
+        // written again it is the address in force, which says nothing old
+        const again = readAddress(writeAddress(now), kept, index, 0);
+        expect([again.query.selections, again.notices]).toEqual([now.selections, []]);
         for (const facet of kept.facets) {
           const was = before.facets.find(({ key }) => keyOf(key) === keyOf(facet.key));
           // a name that means something else by now keeps that meaning

@@ -16,6 +16,8 @@ export interface LensSummary {
   changed: boolean;
   /** Moment, as ISO 8601 writes it. */
   updatedAt: string;
+  /** When visitors last asked for its release, to the minute; null: never. */
+  askedAt: string | null;
 }
 
 export interface LensView extends LensSummary {
@@ -63,6 +65,7 @@ export function summaryOf(lens: LensRow, release: Release | null): LensSummary {
     release: release?.number ?? null,
     changed: !release || !isDeepStrictEqual(wholeConfig(release.config), wholeConfig(lens.draft)),
     updatedAt: lens.updatedAt.toISOString(),
+    askedAt: lens.askedAt?.toISOString() ?? null,
   };
 }
 

@@ -18,7 +18,7 @@ export function SeedsRail({ lens, fields, hues, focus, onFocus, onUnfold, onHand
   return (
     <nav
       aria-label="Outline"
-      className="flex w-[48px] shrink-0 flex-col items-center gap-1 overflow-y-auto border-e border-rule bg-paper py-2 max-sm:h-[48px] max-sm:w-auto max-sm:flex-row max-sm:overflow-x-auto max-sm:border-e-0 max-sm:border-b max-sm:px-2 max-sm:py-0"
+      className="flex w-[48px] shrink-0 flex-col items-center gap-1 overflow-y-auto border-e border-rule bg-paper py-2 max-sm:h-[48px] max-sm:w-auto max-sm:flex-row max-sm:overflow-x-auto max-sm:[scrollbar-width:none] max-sm:border-e-0 max-sm:border-b max-sm:px-2 max-sm:py-0"
     >
       <button
         type="button"

@@ -2,16 +2,21 @@ import type { LensSummary, SourceSummary } from '@ivy/client';
 import { drawersFound, shelvesOf, type Drawer } from './order.js';
 
 const now = Date.parse('2026-06-20T12:00:00Z');
-const drawer = (name: string, more: Partial<SourceSummary> = {}, lenses: string[] = []): Drawer => ({
+const drawer = (
+  name: string,
+  more: Partial<SourceSummary> = {},
+  lenses: string[] = [],
+  asked: string | null = null,
+): Drawer => ({
   source: {
     ...{ slug: name.toLowerCase(), name, posts: 10, fieldCount: 1, findingCount: 0, fileName: `${name}.csv` },
     ...{ updatedAt: '2026-06-20T10:00:00Z', fields: [{ key: 'kind', label: 'Kind', type: 'terms', filled: 10 }] },
     ...more,
   },
-  lenses: lenses.map((lens) => ({ name: lens }) as LensSummary),
+  lenses: lenses.map((lens, i) => ({ name: lens, askedAt: i === 0 ? asked : null }) as LensSummary),
 });
 const all = [
-  drawer('Tides', { posts: 26_000 }, ['Tide tables']),
+  drawer('Tides', { posts: 26_000 }, ['Tide tables'], '2026-06-20T11:00:00Z'),
   drawer('Moths', { updatedAt: '2026-06-16T00:00:00Z', findingCount: 3 }),
   drawer('Boats', { updatedAt: '2025-01-01T00:00:00Z', posts: 400 }, ['On the water']),
 ];
@@ -27,6 +32,7 @@ test('drawers stand under headings, by when they came, their names, sizes or fin
     'hundreds | Boats',
     'fewer than a hundred | Moths',
   ]);
+  expect(shelves('asked')).toEqual(['within a day | Tides', 'never | Boats | Moths']);
   expect(shelves('findings')).toEqual(['want a look | Moths', 'nothing found | Boats | Tides']);
 });
 

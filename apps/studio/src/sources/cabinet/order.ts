@@ -1,9 +1,15 @@
 import type { LensSummary, SourceSummary } from '@ivy/client';
 
 /** What the drawers of a cabinet are put by. */
-export type By = 'fresh' | 'name' | 'size' | 'findings';
+export type By = 'fresh' | 'name' | 'size' | 'findings' | 'asked';
 
-export const bys: Record<By, string> = { fresh: 'Freshness', name: 'Name', size: 'Size', findings: 'Findings' };
+export const bys: Record<By, string> = {
+  fresh: 'Freshness',
+  name: 'Name',
+  size: 'Size',
+  findings: 'Findings',
+  asked: 'Last asked for',
+};
 
 /** A drawer: a source with the lenses on it. */
 export interface Drawer {
@@ -15,6 +21,11 @@ export interface Drawer {
 export interface Shelf {
   heading: string;
   drawers: Drawer[];
+}
+
+/** When visitors last asked for one of the lenses on a source, in ms; 0 for never. */
+export function askedOf({ lenses }: Drawer): number {
+  return Math.max(0, ...lenses.map(({ askedAt }) => (askedAt ? Date.parse(askedAt) : 0)));
 }
 
 /** Which drawers are in sight. */
@@ -52,14 +63,14 @@ const comparisons: Record<By, (a: Drawer, b: Drawer) => number> = {
   name: () => 0,
   size: (a, b) => b.source.posts - a.source.posts,
   findings: (a, b) => b.source.findingCount - a.source.findingCount,
+  asked: (a, b) => askedOf(b) - askedOf(a),
 };
 
 const headings: Record<By, (drawer: Drawer, now: number) => string> = {
-  fresh: ({ source }, now) => {
-    const age = now - Date.parse(source.updatedAt);
-    if (age < day) return 'within a day';
-    if (age < 7 * day) return 'this week';
-    return age < 31 * day ? 'this month' : 'before';
+  fresh: ({ source }, now) => ageWords(now - Date.parse(source.updatedAt)),
+  asked: (drawer, now) => {
+    const at = askedOf(drawer);
+    return at === 0 ? 'never' : ageWords(now - at);
   },
   name: ({ source }) => /^\p{L}/u.exec(source.name.toLocaleUpperCase())?.[0] ?? '0-9',
   size: ({ source }) => {
@@ -68,3 +79,9 @@ const headings: Record<By, (drawer: Drawer, now: number) => string> = {
   },
   findings: ({ source }) => (source.findingCount > 0 ? 'want a look' : 'nothing found'),
 };
+
+function ageWords(age: number): string {
+  if (age < day) return 'within a day';
+  if (age < 7 * day) return 'this week';
+  return age < 31 * day ? 'this month' : 'before';
+}

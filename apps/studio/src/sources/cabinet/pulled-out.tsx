@@ -59,6 +59,7 @@ export function PulledOut({ drawer: { source, lenses }, onClose }: { drawer: Dra
                     : `release ${lens.release}${lens.changed ? ', draft differs' : ''}`}
                 </span>
               </p>
+              {lens.askedAt && <p className="text-[13px] text-ink-2">last asked for {ago(lens.askedAt)}</p>}
               <ThingActs kind="lens" slug={lens.slug} name={lens.name} goes={goesWithLens(lens)} />
             </li>
           ))}
