@@ -1,4 +1,4 @@
-import { fill, indexRules, textsOf, type Answer, type Indexed, type Lens } from '@ivy/core';
+import { fill, fillPlural, indexRules, textsOf, type Answer, type Indexed, type Lens } from '@ivy/core';
 import { useState } from 'react';
 import { useSight } from '../bench/drawer/use-sight.js';
 import type { DryRuns } from '../dry-run/dry-runs.js';
@@ -119,7 +119,7 @@ export function FoundBand({ slug, name, lens, hues, dryRuns, answer, onEdit }: P
             />
           </label>
         ))}
-        <p className="mt-2 border-s-2 border-ivy ps-2.5">
+        <p className="mt-2 border-s-2 border-ivy ps-2.5" dir="auto" lang={lens.language}>
           <span className="serif block text-[16px] leading-tight font-semibold">
             {fill(texts.pageTitle, { name, choices: example.choices })}
           </span>
@@ -127,7 +127,7 @@ export function FoundBand({ slug, name, lens, hues, dryRuns, answer, onEdit }: P
             {fill(texts.pageText, {
               name,
               choices: example.choices,
-              posts: fill(texts.posts.split('|').at(-1)!, { n: figure(example.count) }),
+              posts: fillPlural(texts.posts, example.count, lens.language),
             })}
           </span>
         </p>

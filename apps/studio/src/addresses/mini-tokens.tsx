@@ -31,12 +31,12 @@ export function MiniTokens({
             >
               {hue && <Seed hue={hue} size={10} />}
               <span>
-                <span
+                <bdi
                   className={`${hue ? 'font-semibold text-hue-text' : 'text-ink-2'} ${isOld ? 'line-through' : ''}`}
                 >
                   {name}
-                </span>
-                ={value}
+                </bdi>
+                =<bdi>{value}</bdi>
               </span>
             </span>
           </Fragment>

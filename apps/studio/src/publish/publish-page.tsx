@@ -116,8 +116,8 @@ export function PublishPage() {
         <Link to={`/lenses/${slug}/addresses`} className="button" aria-label="Addresses">
           <ListChecks size={15} /> <span className="max-sm:sr-only">Addresses</span>
         </Link>
-        <Link to={`/lenses/${slug}`} className="button">
-          <ArrowLeft size={15} /> Back to the bench
+        <Link to={`/lenses/${slug}`} className="button" aria-label="Back to the bench">
+          <ArrowLeft size={15} /> <span className="max-sm:sr-only">Back to the bench</span>
         </Link>
       </AppBar>
       <section
