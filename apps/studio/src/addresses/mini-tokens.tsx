@@ -31,9 +31,7 @@ export function MiniTokens({
             >
               {hue && <Seed hue={hue} size={10} />}
               <span>
-                <bdi
-                  className={`${hue ? 'font-semibold text-hue-text' : 'text-ink-2'} ${isOld ? 'line-through' : ''}`}
-                >
+                <bdi className={`${hue ? 'font-semibold text-hue-text' : 'text-ink-2'} ${isOld ? 'line-through' : ''}`}>
                   {name}
                 </bdi>
                 =<bdi>{value}</bdi>
