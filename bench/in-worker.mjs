@@ -39,7 +39,7 @@ function askInPage(config, addresses, done) {
   void (async () => {
     const bytes = await (await fetch('/index')).arrayBuffer();
     let start = performance.now();
-    const { said } = await send({ ask: 'load', bytes, source: 'bench' }, [bytes]);
+    const { said } = await send({ ask: 'load', bytes, about: { name: 'Bench', source: 'bench' } }, [bytes]);
     if (said !== 'loaded') return done({ error: said });
     const load = performance.now() - start;
     const times = [];
