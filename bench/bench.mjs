@@ -139,7 +139,10 @@ async function measure(name, size, correlated) {
 async function measureEngine(collection, size) {
   const index = ready(lens, buildIndex(collection));
   const queries = addresses.map((one) => ({ ...one, query: readAddress(one.address, lens, index, Date.now()).query }));
-  const searches = makeSearches(100).map((one) => ({ ...one, query: readAddress(one.address, lens, index, Date.now()).query }));
+  const searches = makeSearches(100).map((one) => ({
+    ...one,
+    query: readAddress(one.address, lens, index, Date.now()).query,
+  }));
   answer(index, searches[0].query);
   const start = performance.now();
   prewarm(index, lens);
