@@ -61,7 +61,7 @@ const opensTab = (tab: string) => async (keys: string) => {
 };
 
 /** What each key is to do, tried out: a key without a line here does not pass. */
-const trials: Record<KeyName, (keys: string) => Promise<void>> = {
+const checks: Record<KeyName, (keys: string) => Promise<void>> = {
   palette: async (keys) => {
     await bench();
     await press(keys);
@@ -85,7 +85,7 @@ const trials: Record<KeyName, (keys: string) => Promise<void>> = {
     await browser.untilSearch('');
   },
   redo: async (keys) => {
-    await trials.undo(keyTable.undo.keys);
+    await checks.undo(keyTable.undo.keys);
     await press(keys);
     await browser.untilSearch('?habitat=reedbed');
   },
@@ -146,7 +146,7 @@ const trials: Record<KeyName, (keys: string) => Promise<void>> = {
     await browser.until('the next field is in hand', async () => (await heading()) !== first);
   },
   left: async (keys) => {
-    await trials.right(keyTable.right.keys);
+    await checks.right(keyTable.right.keys);
     const second = await browser.text('aside h2');
     await press(keys);
     await browser.until('the field before is in hand', async () => (await browser.text('aside h2')) !== second);
@@ -156,7 +156,7 @@ const trials: Record<KeyName, (keys: string) => Promise<void>> = {
 test.each(Object.entries(keyTable) as [KeyName, (typeof keyTable)[KeyName]][])(
   'the key for “%s” does what its help says',
   async (name, { keys }) => {
-    await trials[name](keys);
+    await checks[name](keys);
   },
 );
 

@@ -69,8 +69,8 @@ export function SavedAddresses({ slug, lens, hues, saved, error, retry, hasRelea
           >
             Bring in a list
           </button>
-          <Tally words={hasRelease ? 'release' : 'no release'} checks={release.data} />
-          <Tally words="draft" checks={draft.data} />
+          <Holding words={hasRelease ? 'release' : 'no release'} checks={release.data} />
+          <Holding words="draft" checks={draft.data} />
         </span>
       </header>
       <div role="status">
@@ -142,7 +142,7 @@ export function SavedAddresses({ slug, lens, hues, saved, error, retry, hasRelea
 }
 
 /** How many hold. */
-function Tally({ words, checks }: { words: string; checks: readonly AddressCheck[] | undefined }) {
+function Holding({ words, checks }: { words: string; checks: readonly AddressCheck[] | undefined }) {
   const holding = checks?.filter(({ holds }) => holds).length ?? 0;
   const isWhole = checks !== undefined && holding === checks.length;
   return (

@@ -1,8 +1,8 @@
 import type { FoundAddress, Lens } from '@ivy/core';
 import { X } from 'lucide-react';
-import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { figure } from '../shared/figures.js';
+import { closeModal, Modal } from '../shared/modal.js';
 import { MiniTokens } from './mini-tokens.js';
 
 interface Props {
@@ -18,18 +18,20 @@ const most = 300;
 
 /** The addresses that search engines are told of, in a sheet of their own. */
 export function SitemapList({ slug, lens, hues, found, onClose }: Props) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => dialog.current?.showModal(), []);
   return (
-    <dialog
-      ref={dialog}
-      className="m-auto max-h-[80vh] w-[min(620px,92vw)] border border-rule-2 bg-raised p-0 text-ink"
-      aria-label="In the sitemap"
+    <Modal
+      label="In the sitemap"
+      className="m-auto max-h-[80vh] w-[min(620px,92vw)] border border-rule-2 p-0"
       onClose={onClose}
     >
       <header className="sticky top-0 flex items-center justify-between border-b border-rule bg-raised px-4 py-2.5">
         <h2 className="serif text-[19px] font-semibold">{figure(found.length)} in the sitemap</h2>
-        <button type="button" className="icon-button" aria-label="Close" onClick={() => dialog.current?.close()}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label="Close"
+          onClick={({ currentTarget }) => closeModal(currentTarget)}
+        >
           <X size={16} />
         </button>
       </header>
@@ -46,6 +48,6 @@ export function SitemapList({ slug, lens, hues, found, onClose }: Props) {
         ))}
       </ul>
       {found.length > most && <p className="px-4 py-2 text-ink-2">and {figure(found.length - most)} more</p>}
-    </dialog>
+    </Modal>
   );
 }

@@ -1,5 +1,5 @@
 import type { LensView, SourceView } from '@ivy/client';
-import { changesBetween } from '@ivy/core';
+import { changesBetween, keepNames } from '@ivy/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApi } from '../api/api.js';
@@ -52,7 +52,10 @@ export function BenchBar({ loaded, source, state, saving, undo, redo, onPublish 
 function useSinceRelease(slug: string, lens: BenchState['lens']): string {
   const releases = useApi('/api/v1/lenses/{slug}/releases', { slug });
   const newest = releases.data?.[0];
-  const changes = useMemo(() => (newest ? changesBetween(newest.config, lens) : []), [newest, lens]);
+  const changes = useMemo(
+    () => (newest ? changesBetween(newest.config, keepNames(lens, [newest.config])) : []),
+    [newest, lens],
+  );
   if (!releases.data) return '';
   if (!newest) return 'Not released yet';
   return changes.length > 0 ? `${countOf(changes.length, 'change')} since release ${newest.number}` : '';

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { closeModal, Modal } from '../shared/modal.js';
 import { keyCaps, keyTable, type KeyEntry, type KeyPlace } from './key-table.js';
 
 const titles: Record<KeyPlace, string> = {
@@ -20,21 +20,18 @@ export function placesAt(path: string): KeyPlace[] {
 
 /** The keys of where one is. */
 export function KeysSheet({ path, onClose }: { path: string; onClose: () => void }) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => dialog.current?.showModal(), []);
   const all: KeyEntry[] = Object.values(keyTable);
   return (
-    <dialog
-      ref={dialog}
-      aria-label="Keys"
-      className="m-auto max-h-[86vh] w-[min(460px,94vw)] border border-ink-3 bg-raised p-1 text-ink"
-      onClose={onClose}
-      onClick={({ target }) => target === dialog.current && dialog.current?.close()}
-    >
+    <Modal label="Keys" className="m-auto max-h-[86vh] w-[min(460px,94vw)] border border-ink-3 p-1" onClose={onClose}>
       <div className="border border-rule px-5 pt-3 pb-4">
         <header className="flex items-center justify-between">
           <h2 className="serif text-[21px] font-semibold">Keys</h2>
-          <button type="button" className="icon-button" aria-label="Close" onClick={() => dialog.current?.close()}>
+          <button
+            type="button"
+            className="icon-button"
+            aria-label="Close"
+            onClick={({ currentTarget }) => closeModal(currentTarget)}
+          >
             <X size={16} />
           </button>
         </header>
@@ -60,6 +57,6 @@ export function KeysSheet({ path, onClose }: { path: string; onClose: () => void
           </section>
         ))}
       </div>
-    </dialog>
+    </Modal>
   );
 }

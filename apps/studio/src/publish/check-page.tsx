@@ -1,28 +1,15 @@
 import type { CheckFinding } from '@ivy/client';
 import { Check, TriangleAlert } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { askCheck } from './ask-check.js';
+import { PageForm } from './page-form.js';
 
 /** Looks at a page for what of an installation stands there: what to do first, with the very line, and then what holds. */
 export function CheckPage({ slug }: { slug: string }) {
-  const [page, setPage] = useState('');
-  const [busy, setBusy] = useState(false);
   const [found, setFound] = useState<CheckFinding[] | null>(null);
-  const [problem, setProblem] = useState('');
-  const check = async (event: FormEvent) => {
-    event.preventDefault();
-    const given = page.trim();
-    if (given === '') return setProblem('Give the address of a page.');
-    setBusy(true);
-    setProblem('');
-    try {
-      setFound(await askCheck(slug, given));
-    } catch (error) {
-      setFound(null);
-      setProblem((error as Error).message);
-    } finally {
-      setBusy(false);
-    }
+  const look = async (page: string) => {
+    setFound(null);
+    setFound(await askCheck(slug, page));
   };
   const holding = found?.filter(({ ok }) => ok) ?? [];
   const faults = found?.filter(({ ok }) => !ok) ?? [];
@@ -30,23 +17,8 @@ export function CheckPage({ slug }: { slug: string }) {
     <section className="section" aria-label="Check a page">
       <h2 className="serif text-[16.5px] font-semibold">Check a page</h2>
       <p className="mt-0.5 text-[13px] text-ink-2">Where it should stand: what is there, and what was forgotten.</p>
-      <form className="mt-2 flex gap-2" onSubmit={(event) => void check(event)}>
-        <input
-          className="field !h-[30px] min-w-0 flex-1"
-          inputMode="url"
-          aria-label="Address of the page to check"
-          placeholder="https://example.org/news"
-          value={page}
-          maxLength={2000}
-          spellCheck={false}
-          onChange={(event) => setPage(event.target.value)}
-        />
-        <button type="submit" className="button" disabled={busy}>
-          {busy ? 'Looking…' : 'Check'}
-        </button>
-      </form>
+      <PageForm label="Address of the page to check" act="Check" onLook={look} />
       <div aria-live="polite">
-        {problem !== '' && <p className="mt-2 bg-bad-soft px-2.5 py-1.5 text-bad">{problem}</p>}
         {found && (
           <>
             <p className="mt-3 flex items-baseline gap-1.5">

@@ -1,4 +1,12 @@
-import { maxAddress, maxSearch, prepareSitemap, splitAddress, type Answer, type FoundTerms } from '@ivy/core';
+import {
+  maxAddress,
+  maxSearch,
+  prepareSitemap,
+  splitAddress,
+  writeAddress,
+  type Answer,
+  type FoundTerms,
+} from '@ivy/core';
 import { choicesOf, pageSheet, plainLookSheet, plainPlaced, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { Inject, Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -46,8 +54,7 @@ export class HostedPages {
     const isOld = question.notices.length > 0 && question.notices.every(({ code }) => code === 'moved');
     if (isOld) {
       // what is called otherwise by now has one address: the one in force
-      const { address: canonical } = this.service.listing(ready, question).answer;
-      void reply.redirect(hrefOn(encodeURI(path), question.foreign, canonical), 301);
+      void reply.redirect(hrefOn(encodeURI(path), question.foreign, writeAddress(question.query)), 301);
       return;
     }
     const page = this.#draw(ready, slug, which, path, question, this.#originOf(request), said ?? null);

@@ -66,10 +66,11 @@ export class AddressesService {
   /** Changes a saved address. One that must return something else from now on has what it returns now. */
   async change(slug: string, id: string, body: ChangeAddressBody): Promise<SavedAddressView> {
     const lens = await findRow(this.database.manager, slug);
-    const answering = await this.#answering(lens);
+    const finds = body.address !== undefined || body.expect !== undefined;
+    const answering = finds ? await this.#answering(lens) : null;
     return this.#changed(lens, async (manager) => {
       const row = await addressOf(manager, lens, id);
-      if (body.address !== undefined || body.expect !== undefined) {
+      if (answering) {
         const { address = row.address, expect = row.expect } = body;
         Object.assign(row, this.#made(answering, address, { expect }));
       }

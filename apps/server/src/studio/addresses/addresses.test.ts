@@ -165,6 +165,25 @@ test('names that were ever live stay readable, whatever is renamed, restored or 
   expect((await ask('GET', '/results?where=reedbed')).body.address).toBe('habitat=reedbed');
 });
 
+test('a draft reads every name that visitors have, so that what is checked and told is what would go live', async () => {
+  await save({ address: 'zone=mudflat' });
+  await draft([{ key: 'where', kind: 'checkboxes', field: 'habitat' }, ...config.facets.slice(1)]);
+  expect((await ask('GET', '/addresses/check?of=draft')).body[0]).toMatchObject({
+    holds: true,
+    canonical: 'where=mudflat',
+  });
+  expect((await ask('GET', '/draft/results?habitat=mudflat')).body.address).toBe('where=mudflat');
+  const changes = (await ask('GET', '/releases/1/changes')).body;
+  expect(changes.map(({ headline, breaks }: any) => [headline, breaks])).toEqual([
+    ['Addresses say where where they said habitat', false],
+  ]);
+  // one that is let go on purpose is not brought back
+  await draft([{ key: 'where', kind: 'checkboxes', field: 'habitat' }, ...config.facets.slice(1)], {
+    address: { gone: ['zone'] },
+  });
+  expect((await ask('GET', '/addresses/check?of=draft')).body[0].holds).toBe(false);
+});
+
 test('what differs between two releases is told in words, with what breaks; nothing where nothing does', async () => {
   expect((await ask('GET', '/releases/1/changes')).body).toEqual([]);
   expect((await ask('POST', '/draft/undo')).body.code).toBe('nothing-to-undo');

@@ -1,4 +1,4 @@
-import { answered, proposeLens, type Lens } from '@ivy/core';
+import { answered, keepNames, proposeLens, type Lens } from '@ivy/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
@@ -10,7 +10,7 @@ import { markDeleted } from '../deleted/soft-delete.js';
 import { Changes } from '../../shared/changes.js';
 import { freeSlug, mayBeSlug } from '../../shared/slugs.js';
 import type { CreateLensBody } from './lens.bodies.js';
-import { readConfig } from './lens-config.js';
+import { readConfig, wholeConfig } from './lens-config.js';
 import { findRow, isSpoken, lockRow, newest, overtaken } from './lens-rows.js';
 import { summaryOf, viewOf, type LensSummary, type LensView } from './lens.view.js';
 
@@ -133,11 +133,13 @@ export class LensesService {
       const lens = await lockRow(manager, slug);
       const draft = readConfig(config, lens.source.fields);
       if (lens.draftRevision !== revision) throw overtaken(lens.draftRevision);
-      lens.draft = draft;
+      const release = await newest(manager, lens.id);
+      // what is checked and compared is what would go live: with every name that is, and so with those before it
+      lens.draft = release ? keepNames(draft, [wholeConfig(release.config)]) : draft;
       lens.draftRevision++;
       await manager.save(lens);
       await this.changes.note(manager, { kind: 'lens', slug });
-      return viewOf(lens, await newest(manager, lens.id));
+      return viewOf(lens, release);
     });
     void this.changes.tell({ kind: 'lens', slug });
     return view;

@@ -1,5 +1,5 @@
 import { Check, X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 
 interface Props {
@@ -20,17 +20,15 @@ interface Kept {
 /** Three remarks beside a first lens. Each goes once it is done; none is in the way. */
 export function Remarks({ slug, done }: Props) {
   const [kept, setKept] = useState<Kept>(() => read(slug));
-  const keep = (change: Kept) => {
-    const next = { ...kept, ...change };
-    setKept(next);
-    localStorage.setItem(place(slug), JSON.stringify(next));
-  };
-  if (done.chosen && !kept.chosen) keep({ chosen: true });
-  if (done.changed && !kept.changed) keep({ changed: true });
+  // what was done once stays done, though it is taken back
+  const chosen = (kept.chosen ?? false) || done.chosen;
+  const changed = (kept.changed ?? false) || done.changed;
+  if (chosen !== (kept.chosen ?? false) || changed !== (kept.changed ?? false)) setKept({ ...kept, chosen, changed });
+  useEffect(() => localStorage.setItem(place(slug), JSON.stringify(kept)), [slug, kept]);
   if (done.released || kept.away) return null;
   const remarks = [
-    { id: 'chosen', isDone: kept.chosen, words: 'Tick something on the page: its address above says it.' },
-    { id: 'changed', isDone: kept.changed, words: 'Change a setting on the right: the page follows.' },
+    { id: 'chosen', isDone: chosen, words: 'Tick something on the page: its address above says it.' },
+    { id: 'changed', isDone: changed, words: 'Change a setting on the right: the page follows.' },
     { id: 'released', isDone: false, words: 'Publish, and put one line on your page.' },
   ];
   return (
@@ -43,7 +41,7 @@ export function Remarks({ slug, done }: Props) {
           type="button"
           className="icon-button -me-1.5"
           aria-label="Put the remarks away"
-          onClick={() => keep({ away: true })}
+          onClick={() => setKept({ ...kept, away: true })}
         >
           <X size={14} />
         </button>
