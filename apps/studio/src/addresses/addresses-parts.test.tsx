@@ -30,7 +30,7 @@ const check = (id: string, more: Partial<AddressCheck> = {}): AddressCheck =>
     ...{ id, holds: true, expected: { matched: 4 }, got: { matched: 4, missing: [], there: [] }, reasons: [] },
     ...{ lost: [], gained: { posts: 0, some: [] }, notices: [], canonical: 'habitat=mudflat' },
     ...more,
-  }) as AddressCheck;
+  });
 
 describe('the plate', () => {
   let edited: Lens[];
