@@ -25,12 +25,11 @@ const saved = (id: string, more: Partial<SavedAddressView> = {}): SavedAddressVi
   createdAt: '2026-05-18T12:00:00Z',
   ...more,
 });
-const check = (id: string, more: Partial<AddressCheck> = {}): AddressCheck =>
-  ({
-    ...{ id, holds: true, expected: { matched: 4 }, got: { matched: 4, missing: [], there: [] }, reasons: [] },
-    ...{ lost: [], gained: { posts: 0, some: [] }, notices: [], canonical: 'habitat=mudflat' },
-    ...more,
-  });
+const check = (id: string, more: Partial<AddressCheck> = {}): AddressCheck => ({
+  ...{ id, holds: true, expected: { matched: 4 }, got: { matched: 4, missing: [], there: [] }, reasons: [] },
+  ...{ lost: [], gained: { posts: 0, some: [] }, notices: [], canonical: 'habitat=mudflat' },
+  ...more,
+});
 
 describe('the plate', () => {
   let edited: Lens[];
