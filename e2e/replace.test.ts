@@ -85,31 +85,48 @@ test('a source is deleted with its lens, and brought back from the bottom drawer
   expect(await browser.errors()).toEqual([]);
 });
 
-test('all posts are listed, narrowed and ordered, and one is opened, by keys', async () => {
-  const rows = Array.from({ length: 3000 }, (_, i) => `p${i},Post ${i},${['Mudflat', 'Lagoon'][i % 2]},${i}`);
+test('a hundred thousand posts are listed, gone through by the ruler, narrowed, ordered, and one is opened, by keys', async () => {
+  const rows = Array.from(
+    { length: 100_000 },
+    (_, i) => `p${i},Post ${i},${['Mudflat', 'Lagoon'][i % 2]},${i},${1962 + Math.floor(i / 2000)}-05-01`,
+  );
   const body = new FormData();
   body.append('slug', 'many');
-  body.append('file', new Blob([['id,title,place,minutes', ...rows].join('\n')]), 'many.csv');
+  body.append('file', new Blob([['id,title,place,minutes,seen', ...rows].join('\n')]), 'many.csv');
   await fetch(`${stage.studio}/api/v1/sources`, { method: 'POST', body });
   await browser.size(1280, 800);
   await browser.go(`${stage.studio}/sources/many`);
   await browser.press('a', 'Posts');
-  await browser.untilText('[role=status]', '3,000 of 3,000 posts');
+  await browser.untilText('[role=status]', '100,000 of 100,000 posts');
+  await browser.untilText('main', '2011');
   expect(await browser.axe()).toEqual([]);
   await (await browser.named('button', 'Minutes')).sendKeys(Key.ENTER);
   await browser.untilText('[data-place="0"]', 'Post 0');
   await (await browser.named('button', 'Minutes')).sendKeys(Key.ENTER);
-  await browser.untilText('[data-place="0"]', 'Post 2999');
-  await browser.run(`document.querySelector('[role=table]').scrollTop = 34 * 2000`);
-  await browser.untilText('[data-place="2005"]', 'Post 994');
-  await (await browser.find('[data-place="2005"]')).sendKeys(Key.ARROW_DOWN);
+  await browser.untilText('[data-place="0"]', 'Post 99999');
+  const ruler = await browser.find('[role=scrollbar]');
+  await ruler.sendKeys(Key.END);
+  await browser.untilText('[data-place="99999"]', 'Post 0');
+  await ruler.sendKeys(Key.HOME);
+  await browser.untilText('[data-place="0"]', 'Post 99999');
+  // half-way down the ruler is half-way through the posts
+  await browser.driver.actions().move({ origin: ruler }).press().release().perform();
+  await browser.until('it is half-way', async () => {
+    const at = await browser.run<number>(`return document.querySelector('[role=table]').scrollTop / 34`);
+    return Math.abs(at - 50_000) < 200;
+  });
+  const row = await browser.run<number>(`
+    const top = Math.ceil(document.querySelector('[role=table]').scrollTop / 34);
+    return top + 4 + (top % 2)`);
+  await browser.untilText(`[data-place="${row}"]`, `Post ${99_999 - row}`);
+  await (await browser.find(`[data-place="${row}"]`)).sendKeys(Key.ARROW_DOWN);
   await browser.driver.switchTo().activeElement().sendKeys(Key.ENTER);
-  await browser.untilText('aside h2', 'Post 993');
-  await browser.untilText('aside tbody', 'Lagoon');
+  await browser.untilText('aside h2', `Post ${99_998 - row}`);
+  await browser.untilText('aside tbody', 'Mudflat');
   expect(await browser.axe()).toEqual([]);
   await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
   await (await browser.find('input[type=search]')).sendKeys('post 42');
   await (await browser.named('select', 'Only Place')).sendKeys('Mudflat');
   await browser.untilText('[data-place="0"]', 'Post 42');
   expect(await browser.errors()).toEqual([]);
-});
+}, 120_000);

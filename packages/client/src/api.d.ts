@@ -225,6 +225,22 @@ export interface paths {
     patch: operations['posts-upsert'];
     trace?: never;
   };
+  '/api/v1/sources/{slug}/ruler': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-ruler'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/sources/{slug}/index': {
     parameters: {
       query?: never;
@@ -1803,6 +1819,20 @@ export interface components {
       pages: number;
       items: components['schemas']['ListedPost'][];
     };
+    /** @description A place in a list from which on posts have something else in what they are ordered by. */
+    PostMark: {
+      /** @description Place of the first such post, from 0. */
+      place: number;
+      /** @description What they have there: a year, a month, a day, an amount, a term, a first letter. */
+      words: string;
+    };
+    /** @description What stands where in a list of posts, so that one can go to it without reading what is between. */
+    PostRuler: {
+      total: number;
+      /** @description What marks tell; null where the order is that of the best matches, of which nothing can be told. */
+      unit: null | ('amount' | 'day' | 'letter' | 'month' | 'term' | 'year');
+      marks: components['schemas']['PostMark'][];
+    };
     /** @description A problem as RFC 9457 writes it. */
     ProblemBody: {
       type: string;
@@ -2751,6 +2781,40 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-ruler': {
+    parameters: {
+      query?: {
+        filter?: unknown;
+        order?: 'asc' | 'desc';
+        sort?: unknown;
+        q?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PostRuler'];
         };
       };
       default: {

@@ -22,6 +22,7 @@ export type LensSummary = Schemas['LensSummary'];
 export type LensView = Schemas['LensView'];
 export type ReleaseView = Schemas['ReleaseView'];
 export type PostList = Schemas['PostList'];
+export type PostRuler = Schemas['PostRuler'];
 export type RunMade = Schemas['RunMade'];
 export type RunView = Schemas['RunView'];
 export type SourceSummary = Schemas['SourceSummary'];

@@ -44,5 +44,6 @@ export type {
 export type { BroughtBack, DeletedView } from '../studio/deleted/deleted.service.js';
 export type { RunMade, RunView } from '../studio/runs/run.view.js';
 export type { PostList } from '../studio/sources/posts.js';
+export type { PostRuler } from '../studio/sources/ruler.js';
 export type { TermChangeView, TermEffect, TermView } from '../studio/terms/term.view.js';
 export type { SourceSummary, SourceView } from '../studio/sources/source.view.js';

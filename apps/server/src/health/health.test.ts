@@ -75,6 +75,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/sources/{slug}/mends/{id}',
     '/api/v1/sources/{slug}/posts',
     '/api/v1/sources/{slug}/posts/{id}',
+    '/api/v1/sources/{slug}/ruler',
     '/api/v1/sources/{slug}/runs',
     '/api/v1/sources/{slug}/runs/{id}/undo',
     '/api/v1/sources/{slug}/terms/{field}',

@@ -171,7 +171,7 @@ test('terms stand under what another column names, by name or by id', async () =
 });
 
 test('values that stand for posts of another source are shown by their names', async () => {
-  await server.upload('no,who\n7,Ann Reed\n8,Bo Lind\n', 'wardens.csv', { slug: 'wardens' });
+  await server.upload('id,no,who\nw1,7,Ann Reed\nw2,8,Bo Lind\n', 'wardens.csv', { slug: 'wardens' });
   await server.upload('id,title,warden\n1,A,7\n2,B,8\n3,C,7\n4,D,9\n', 'walks.csv', { slug: 'walks' });
   const change = (body: object) => server.ask('PATCH', '/api/v1/sources/walks/fields/warden', body);
   const reference = { source: 'wardens', key: 'no', label: 'who' };
@@ -185,6 +185,18 @@ test('values that stand for posts of another source are shown by their names', a
     2,
     ['Ann Reed 2', 'Bo Lind 1', '9 1'],
   ]);
+  // the other source says another name, and rests
+  await server.ask('PATCH', '/api/v1/sources/wardens/posts', [{ id: 'w1', who: 'Ann Rush' }]);
+  const labels = async () => {
+    const { body: terms } = await server.ask('GET', '/api/v1/sources/walks/terms/warden');
+    return terms.map(({ label }: any) => label);
+  };
+  for (let tries = 0; tries < 80 && !(await labels()).includes('Ann Rush'); tries++) {
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  expect(await labels()).toEqual(expect.arrayContaining(['Ann Rush', 'Bo Lind']));
+  const { body: after } = await server.ask('GET', '/api/v1/lenses/walks/draft/results?warden=ann-rush');
+  expect(after.matched).toBe(2);
   expect((await change({ reference: { ...reference, source: 'nobody' } })).body.code).toBe('no-reference');
   expect((await change({ reference: { ...reference, label: 'x' } })).body.code).toBe('no-reference');
   expect((await change({ reference: null, type: 'text' })).body.after).toMatchObject({ type: 'text', distinct: 3 });

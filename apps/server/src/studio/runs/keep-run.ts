@@ -129,8 +129,19 @@ export async function keepRun(
       touched !== null,
     ],
   );
+  await markReferring(client, sourceId);
   await noteChange(client, { kind: 'source', id: sourceId, few: touched !== null });
   return run;
+}
+
+/** Sources whose fields take their labels from this one are read again, once it rests. */
+async function markReferring(client: Client, sourceId: string): Promise<void> {
+  await client.query(
+    `UPDATE source AS other SET settles = true FROM source AS this
+     WHERE this.id = $1 AND other.id <> this.id AND EXISTS (
+       SELECT 1 FROM jsonb_array_elements(other.fields) AS field WHERE field #>> '{reference,source}' = this.slug)`,
+    [sourceId],
+  );
 }
 
 /** Writes posts and terms as they were read. */

@@ -88,7 +88,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     const result = await this.#thread.run({ ...this.#task(source.id), what, keeps });
     if (keeps) {
       await this.changes.tell({ kind: 'source', id: source.id, few: result.isFew });
-      if (result.isFew) this.#settleSoon();
+      this.#settleSoon();
     }
     return result;
   }

@@ -11,6 +11,7 @@ import { IntakeBody, SourceBody } from './intake.body.js';
 import { summaryOf, viewOf, type SourceSummary, type SourceView } from './source.view.js';
 import { postQuery } from './post-query.js';
 import { findPosts, postsWithIds, type PostList } from './posts.js';
+import { rulerOf, type PostRuler } from './ruler.js';
 import { SourcesService } from './sources.service.js';
 import { Jobs, type JobHandle, type JobStatus } from '../intake/jobs.js';
 import { Uploads } from '../intake/uploads.js';
@@ -110,6 +111,22 @@ export class SourcesController {
         ? await inTurns(findPosts(index, postQuery(asked, index.fields)))
         : postsWithIds(index, String(asked.ids).split(',').map(decoded));
     return this.sources.withRecords(source.id, found);
+  }
+
+  @Get(':slug/ruler')
+  @ApiQuery({ name: 'q', required: false })
+  @ApiQuery({ name: 'sort', required: false })
+  @ApiQuery({ name: 'order', required: false, enum: ['asc', 'desc'] })
+  @ApiQuery({ name: 'filter', required: false })
+  @Answers('PostRuler')
+  @Refuses({ 400: ['bad-query'] })
+  async ruler(
+    @Param('slug') slug: string,
+    @Query() asked: Record<string, string | string[] | undefined>,
+  ): Promise<PostRuler> {
+    const source = await this.sources.find(slug);
+    const { index } = await this.indexes.of(source.id);
+    return inTurns(rulerOf(index, postQuery(asked, index.fields)));
   }
 
   @Get(':slug/index')

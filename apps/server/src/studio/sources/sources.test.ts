@@ -155,6 +155,37 @@ describe('the posts of a source', () => {
     expect([items[1].words.seen, items[1].raw.seen]).toEqual([undefined, 'late']);
   });
 
+  test('are told along a ruler, in the unit of their order', async () => {
+    const ruler = async (query: string) => {
+      const { body } = await server.ask('GET', `/api/v1/sources/${slug}/ruler?${query}`);
+      return [body.unit, body.marks.map(({ place, words }: any) => `${place} ${words}`).join(', ')];
+    };
+    expect(await ruler('sort=seen')).toEqual(['month', '0 2026-03, 1 2026-04, 2 2026-05']);
+    expect(await ruler('sort=minutes&filter=place:south')).toEqual(['amount', '0 3, 1 5']);
+    expect(await ruler('sort=place')).toEqual(['term', '0 Point, 2 South']);
+    expect(await ruler('sort=title')).toEqual(['letter', '0 C, 1 S, 2 T, 3 W']);
+    expect(await ruler('q=walk')).toEqual([null, '']);
+    expect((await server.ask('GET', `/api/v1/sources/${slug}/ruler?sort=nothing`)).body.code).toBe('bad-query');
+  });
+
+  test('have a ruler that is exact where it was not looked at', async () => {
+    const rows = Array.from(
+      { length: 3000 },
+      (_, i) => `r${i},Row ${i},${i < 1777 ? 2024 : i < 2500 ? 2025 : 2026}-02-01`,
+    );
+    await server.upload(['id,title,seen', ...rows].join('\n'), 'long.csv', { slug: 'long' });
+    const { body } = await server.ask('GET', '/api/v1/sources/long/ruler?sort=seen&order=asc');
+    expect(body).toEqual({
+      total: 3000,
+      unit: 'year',
+      marks: [
+        { place: 0, words: '2024' },
+        { place: 1777, words: '2025' },
+        { place: 2500, words: '2026' },
+      ],
+    });
+  });
+
   test('are ordered by each field, and filtered by terms, with words beside', async () => {
     expect(await ids('sort=minutes')).toBe('bdca');
     expect(await ids('sort=minutes&order=desc')).toBe('acdb');

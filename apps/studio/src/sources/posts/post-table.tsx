@@ -1,7 +1,9 @@
 import type { FieldDescription } from '@ivy/core';
 import { ArrowDown, ArrowUp, Columns3 } from 'lucide-react';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import type { PostRuler as Ruler } from '@ivy/client';
+import { useEffect, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { figure } from '../../shared/figures.js';
+import { PostRuler } from './post-ruler.js';
 import type { Asked, Posts } from './use-posts.js';
 
 interface Props {
@@ -10,6 +12,8 @@ interface Props {
   columns: readonly string[];
   asked: Asked;
   posts: Posts;
+  /** What stands where in their order, once it is known. */
+  ruler: Ruler | undefined;
   /** Id of the post in hand. */
   chosen: string | null;
   onSort: (field: string) => void;
@@ -20,23 +24,38 @@ interface Props {
 /** Pixels a row is high, and rows drawn above and below those in sight. */
 const rowHeight = 34;
 const beyond = 8;
+/** Pixels the heads are high, and posts from which on the ruler stands in for the scroll bar. */
+const headHeight = 33;
+const fewPosts = 60;
 
 /** Posts as rows, of which only those in sight are drawn: a hundred thousand scroll like ten. */
-export function PostTable({ fields, columns, asked, posts, chosen, onSort, onChoose, onColumns }: Props) {
+export function PostTable({ fields, columns, asked, posts, ruler, chosen, onSort, onChoose, onColumns }: Props) {
   const shown = columns.flatMap((key) => fields.find((field) => field.key === key) ?? []);
   const box = useRef<HTMLDivElement>(null);
   const [scrolled, setScrolled] = useState(0);
   const [height, setHeight] = useState(600);
+  const tableId = useId();
   useLayoutEffect(() => {
-    if (box.current) setHeight(box.current.clientHeight || 600);
+    const measure = () => setHeight(box.current?.clientHeight || 600);
+    measure();
+    addEventListener('resize', measure);
+    return () => removeEventListener('resize', measure);
   }, []);
+  const [placeInHand, setPlaceInHand] = useState<number | null>(null);
+  const choose = (id: string, place: number) => {
+    setPlaceInHand(place);
+    onChoose(id);
+  };
   const total = posts.total ?? 0;
+  const hasRuler = total >= fewPosts;
+  const room = height - headHeight;
   const from = Math.max(0, Math.floor(scrolled / rowHeight) - beyond);
   const to = Math.min(total, Math.ceil((scrolled + height) / rowHeight) + beyond);
   const { need } = posts;
   useEffect(() => {
     if (total > 0) need(from, Math.max(from, to - 1));
   }, [need, from, to, total]);
+  const drawn = Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i);
   // heads and rows are laid out apart, and share what they may not be narrower than
   const minWidth = 56 + 180 + 122 * Math.max(0, shown.length - 1) + 44;
   const widths = {
@@ -53,84 +72,99 @@ export function PostTable({ fields, columns, asked, posts, chosen, onSort, onCho
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <ColumnChoice fields={fields} columns={columns} onColumns={onColumns} />
-      <div
-        ref={box}
-        className="min-h-0 flex-1 overflow-auto"
-        tabIndex={0}
-        role="table"
-        aria-label="Posts"
-        aria-rowcount={total + 1}
-        onScroll={({ currentTarget }) => {
-          setScrolled(currentTarget.scrollTop);
-          setHeight(currentTarget.clientHeight);
-        }}
-        onKeyDown={keys}
-      >
-        <div role="rowgroup" className="sticky top-0 z-10 border-b border-rule-2 bg-raised" style={{ minWidth }}>
-          <div role="row" aria-rowindex={1} className="grid items-center gap-3 px-4 py-1" style={widths}>
-            <span role="columnheader" className="remark text-end text-[13px] text-ink-3">
-              no.
-            </span>
-            {shown.map((field) => (
-              <span
-                key={field.key}
-                role="columnheader"
-                aria-sort={asked.sort !== field.key ? 'none' : asked.order === 'asc' ? 'ascending' : 'descending'}
-              >
-                <button
-                  type="button"
-                  className="flex min-h-[24px] items-center gap-1 font-semibold hover:text-ivy"
-                  onClick={() => onSort(field.key)}
-                >
-                  <span className="truncate">{field.label}</span>
-                  {asked.sort === field.key &&
-                    (asked.order === 'asc' ? (
-                      <ArrowUp size={13} aria-hidden="true" />
-                    ) : (
-                      <ArrowDown size={13} aria-hidden="true" />
-                    ))}
-                </button>
+      <div className="flex min-h-0 flex-1">
+        <div
+          ref={box}
+          id={tableId}
+          className={`min-w-0 flex-1 overflow-auto ${hasRuler ? 'sm:[scrollbar-width:none]' : ''}`}
+          tabIndex={0}
+          role="table"
+          aria-label="Posts"
+          aria-rowcount={total + 1}
+          onScroll={({ currentTarget }) => {
+            setScrolled(currentTarget.scrollTop);
+            setHeight(currentTarget.clientHeight);
+          }}
+          onKeyDown={keys}
+        >
+          <div role="rowgroup" className="sticky top-0 z-10 border-b border-rule-2 bg-raised" style={{ minWidth }}>
+            <div role="row" aria-rowindex={1} className="grid items-center gap-3 px-4 py-1" style={widths}>
+              <span role="columnheader" className="remark text-end text-[13px] text-ink-3">
+                no.
               </span>
-            ))}
+              {shown.map((field) => (
+                <span
+                  key={field.key}
+                  role="columnheader"
+                  aria-sort={asked.sort !== field.key ? 'none' : asked.order === 'asc' ? 'ascending' : 'descending'}
+                >
+                  <button
+                    type="button"
+                    className="flex min-h-[24px] items-center gap-1 font-semibold hover:text-ivy"
+                    onClick={() => onSort(field.key)}
+                  >
+                    <span className="truncate">{field.label}</span>
+                    {asked.sort === field.key &&
+                      (asked.order === 'asc' ? (
+                        <ArrowUp size={13} aria-hidden="true" />
+                      ) : (
+                        <ArrowDown size={13} aria-hidden="true" />
+                      ))}
+                  </button>
+                </span>
+              ))}
+            </div>
+          </div>
+          <div role="rowgroup" className="relative" style={{ height: total * rowHeight, minWidth }}>
+            {drawn.map((place) => {
+              const post = posts.at(place);
+              return (
+                <div
+                  key={place}
+                  role="row"
+                  aria-rowindex={place + 2}
+                  aria-selected={post !== undefined && post.id === chosen}
+                  data-place={place}
+                  tabIndex={0}
+                  className={`absolute inset-x-0 grid cursor-pointer items-center gap-3 border-b border-rule px-4 outline-offset-[-2px] ${post && post.id === chosen ? 'bg-ivy-soft' : 'hover:bg-paper'}`}
+                  style={{ ...widths, top: place * rowHeight, height: rowHeight }}
+                  onClick={() => post && choose(post.id, place)}
+                  onKeyDown={(event) => {
+                    if ((event.key === 'Enter' || event.key === ' ') && post) {
+                      event.preventDefault();
+                      choose(post.id, place);
+                    }
+                  }}
+                >
+                  <span role="cell" className="text-end text-[12.5px] text-ink-2">
+                    {figure(place + 1)}
+                  </span>
+                  {shown.map((field, column) => (
+                    <span
+                      key={field.key}
+                      role="cell"
+                      className={`truncate ${column === 0 ? 'serif text-[15px] font-semibold' : ''}`}
+                    >
+                      {post ? (post.words[field.key] ?? '') : column === 0 ? <span className="text-ink-3">…</span> : ''}
+                    </span>
+                  ))}
+                </div>
+              );
+            })}
           </div>
         </div>
-        <div role="rowgroup" className="relative" style={{ height: total * rowHeight, minWidth }}>
-          {Array.from({ length: Math.max(0, to - from) }, (_, i) => from + i).map((place) => {
-            const post = posts.at(place);
-            return (
-              <div
-                key={place}
-                role="row"
-                aria-rowindex={place + 2}
-                aria-selected={post !== undefined && post.id === chosen}
-                data-place={place}
-                tabIndex={0}
-                className={`absolute inset-x-0 grid cursor-pointer items-center gap-3 border-b border-rule px-4 outline-offset-[-2px] ${post && post.id === chosen ? 'bg-ivy-soft' : 'hover:bg-paper'}`}
-                style={{ ...widths, top: place * rowHeight, height: rowHeight }}
-                onClick={() => post && onChoose(post.id)}
-                onKeyDown={(event) => {
-                  if ((event.key === 'Enter' || event.key === ' ') && post) {
-                    event.preventDefault();
-                    onChoose(post.id);
-                  }
-                }}
-              >
-                <span role="cell" className="text-end text-[12.5px] text-ink-2">
-                  {figure(place + 1)}
-                </span>
-                {shown.map((field, column) => (
-                  <span
-                    key={field.key}
-                    role="cell"
-                    className={`truncate ${column === 0 ? 'serif text-[15px] font-semibold' : ''}`}
-                  >
-                    {post ? (post.words[field.key] ?? '') : column === 0 ? <span className="text-ink-3">…</span> : ''}
-                  </span>
-                ))}
-              </div>
-            );
-          })}
-        </div>
+        {hasRuler && (
+          <PostRuler
+            ruler={ruler}
+            total={total}
+            first={Math.min(total - 1, Math.floor(scrolled / rowHeight))}
+            inSight={Math.max(1, Math.floor(room / rowHeight))}
+            chosen={chosen === null ? null : placeInHand}
+            height={room}
+            controls={tableId}
+            onGo={(place) => box.current?.scrollTo({ top: place * rowHeight })}
+          />
+        )}
       </div>
     </div>
   );

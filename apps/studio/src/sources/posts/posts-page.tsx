@@ -55,6 +55,13 @@ function Posts({ source }: { source: SourceView }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const later = useDeferredValue(asked);
   const posts = usePosts(source.slug, later);
+  const isMany = (posts.total ?? 0) > 0;
+  const { data: ruler } = useApi(
+    '/api/v1/sources/{slug}/ruler',
+    isMany ? { slug: source.slug } : null,
+    {},
+    queryOf(later),
+  );
   const filters = fields
     .filter((field) => hasTerms(field) && field.role === null && field.distinct > 1)
     // what is narrowed by stands among them
@@ -126,6 +133,7 @@ function Posts({ source }: { source: SourceView }) {
               columns={columns}
               asked={asked}
               posts={posts}
+              ruler={ruler}
               chosen={chosen}
               onSort={(sort) => change({ sort, order: asked.sort === sort && asked.order === 'asc' ? 'desc' : 'asc' })}
               onChoose={setChosen}
