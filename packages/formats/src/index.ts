@@ -1,9 +1,14 @@
 export * from './address-list.js';
 export * from './file-problem.js';
+export * from './format.js';
+export { labelOf } from './formats.js';
+export { isOpml, readOpml, type ListedFeed } from './feed/opml.js';
+export { decodeText } from './decode.js';
 export * from './limits.js';
 export * from './page/mark-counts.js';
 export * from './page/sheet-look.js';
 export * from './page/page-facts.js';
 export * from './page/page-sheets.js';
 export * from './read-file.js';
-export { feedVersion, recordKey } from './json.js';
+export { feedVersion, recordKey } from './json/json-feed.js';
+export { recordNamespace } from './feed/atom.js';

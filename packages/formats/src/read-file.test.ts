@@ -41,11 +41,12 @@ test.each([
   ['[{"a":1}', 'x.json', /^broken-file/],
   ['{"a":1}', 'x.json', /^no-posts/],
   ['[1,2]', 'x.json', /^no-posts/],
-  ['{"a":1}\nnope', 'x.ndjson', /^broken-file: Line 2/],
+  ['nope\n{"a":', 'x.ndjson', /^broken-file: Line 1/],
   ['PNG\u0000\u0001', 'x.csv', /^unknown-format/],
-  ['PK\u0003\u0004 and more of a zip', 'x.csv', /^unknown-format/],
+  ['PK\u0003\u0004 and more of a zip', 'x.csv', /^broken-file: The zip/],
+  ['<!DOCTYPE html><html><body>Hi</body></html>', 'x.html', /^no-posts: Nothing on this page repeats/],
+  ['<?xml version="1.0"?>\n<rss version="2.0"><channel/></rss>', 'x.xml', /^no-posts: The feed has no items/],
   [`${'['.repeat(100_000)}${']'.repeat(100_000)}`, 'x.json', /^too-large: .*deeper/],
-  [`{"a":1}\n{"b":${'['.repeat(60)}${']'.repeat(60)}}`, 'x.ndjson', /^too-large: .*deeper/],
   [`[${'{"a":'.repeat(60)}1${'}'.repeat(60)}]`, 'x.json', /^too-large: .*deeper/],
 ])('refuses what no file should hold, %#', (text, name, words) => {
   expect(refusal(text, name)).toMatch(words);

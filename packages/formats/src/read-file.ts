@@ -1,45 +1,137 @@
 import type { Records } from '@ivy/core';
-import { readCsv } from './csv.js';
-import { decodeText } from './decode.js';
+import { decodeText, encodingOf } from './decode.js';
+import { isOpml } from './feed/opml.js';
 import { FileProblem } from './file-problem.js';
-import { readJson, readNdjson } from './json.js';
+import type { FileFormat, GivenFile, Reading, ReadOptions } from './format.js';
+import { formatNamed, formatOf } from './formats.js';
+import { joined } from './joined.js';
 import { limits } from './limits.js';
-import { refuseBinary, refuseMarkup } from './seems.js';
+import { readMarkdown } from './markdown/markdown.js';
+import { isZip, unpack } from './packed/unpack.js';
+import { isPartOfWorkbook, readXlsx } from './table/xlsx.js';
+import { refuseBinary, refuseDocument, refuseMarkup } from './seems.js';
 
-export const fileFormats = ['csv', 'json', 'ndjson'] as const;
-export type FileFormat = (typeof fileFormats)[number];
+/** What is known of files beside what they hold. */
+export interface ReadAsked {
+  format?: FileFormat;
+  options?: ReadOptions;
+  /** Where they came from, and the media type they came as. */
+  address?: string;
+  type?: string;
+  /** The day it is, `YYYY-MM-DD`. */
+  today?: string;
+}
 
-export interface FileReading {
+export interface FileReading extends Reading {
   format: FileFormat;
-  records: Records;
 }
 
 /**
- * Reads a file of posts. The format is given by `format`, else by the name's ending, else by its first character.
+ * Reads a file of posts. The format is the one that is said, else told by how it begins, its name and its media type.
  * @throws FileProblem with a sentence for people
  */
-export function readFile(bytes: Uint8Array, name: string, format?: FileFormat): FileReading {
-  if (bytes.length > limits.bytes) {
-    throw new FileProblem(
-      'too-large',
-      `The file is larger than ${limits.bytes / 1024 / 1024} MB. Bring it in as smaller ones.`,
-    );
-  }
+export function readFile(bytes: Uint8Array, name: string, asked: ReadAsked = {}): FileReading {
+  return checked(read({ name, bytes }, asked));
+}
+
+/**
+ * Reads several files as one: Markdown each a post, others of one format one after the other, with the file as a field.
+ * @throws FileProblem with a sentence for people
+ */
+export function readFiles(files: readonly GivenFile[], asked: ReadAsked = {}): FileReading {
+  const [first, ...rest] = files;
+  if (!first) throw new FileProblem('empty-file', 'There is no file. Bring in one that has at least one post.');
+  return rest.length === 0 ? readFile(first.bytes, first.name, asked) : checked(readSeveral(files, asked));
+}
+
+function read({ name, bytes }: GivenFile, asked: ReadAsked): FileReading {
+  if (bytes.length > limits.bytes) throw tooLarge();
   refuseBinary(bytes);
-  const text = decodeText(bytes);
+  if (isZip(bytes)) return readPacked({ name, bytes }, asked);
+  const encoding = asked.options?.encoding ?? encodingOf(bytes);
+  const text = decodeText(bytes, encoding);
   if (text.trim() === '')
     throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
   if (looksBinary(text)) {
-    throw new FileProblem('unknown-format', 'This is not a text file. Bring in CSV, JSON or NDJSON.');
+    throw new FileProblem('unknown-format', 'This is not a text file. Bring in a table, a feed, JSON or a page.');
   }
-  if (!format) refuseMarkup(text);
-  const kind = format ?? formatOf(name, text);
-  const records = kind === 'csv' ? readCsv(text) : kind === 'json' ? readJson(text) : readNdjson(text);
+  const format = (asked.format && formatNamed(asked.format)) ?? formatOf(name, text, asked.type);
+  const isTable = format.name === 'csv' || format.name === 'tsv';
+  if (isTable && !asked.format) {
+    if (isOpml(text.slice(0, 2000))) {
+      const words = 'This is a list of feeds (OPML). Begin with an address instead, and bring it in there.';
+      throw new FileProblem('unknown-format', words);
+    }
+    refuseMarkup(text);
+  }
+  const options = asked.options ?? {};
+  const today = asked.today ?? new Date().toISOString().slice(0, 10);
+  const reading = format.read({
+    name,
+    text,
+    options,
+    today,
+    ...(asked.address !== undefined && { address: asked.address }),
+  });
+  return { format: format.name, ...reading, options: { ...(isTable && { encoding }), ...reading.options } };
+}
+
+/** A zip: a workbook, pages of Markdown, or files that are read as several are. */
+function readPacked(file: GivenFile, asked: ReadAsked): FileReading {
+  const options = asked.options ?? {};
+  const names: string[] = [];
+  const parts = unpack(file.bytes, (name) => {
+    names.push(name);
+    return isPartOfWorkbook(name) || !/^(?:xl|word|ppt|docProps|_rels|META-INF)\//.test(name);
+  });
+  if (names.includes('xl/workbook.xml')) return { format: 'xlsx', ...readXlsx(parts, options) };
+  refuseDocument(names);
+  const files = parts.filter(({ bytes }) => bytes.length > 0);
+  const pages = files.filter(({ name }) => /\.(?:md|markdown|mdx)$/i.test(name));
+  if (asked.format === 'markdown' || pages.length > files.length / 2) {
+    return { format: 'markdown', ...readMarkdown(pages, options) };
+  }
+  const readable = files.filter(({ name }) => readableNames.test(name));
+  if (readable.length === 0) {
+    const found = names.slice(0, 3).join(', ');
+    throw new FileProblem('no-posts', `The zip has no file of posts in it${found && `, but ${found}`}.`);
+  }
+  return readable.length === 1 ? read(readable[0]!, asked) : readSeveral(readable, asked);
+}
+
+const readableNames = /\.(?:csv|tsv|txt|tab|json|geojson|ndjson|jsonl|rss|rdf|atom|xml|md|markdown|html?|xhtml|ics)$/i;
+
+function readSeveral(files: readonly GivenFile[], asked: ReadAsked): FileReading {
+  const total = files.reduce((sum, { bytes }) => sum + bytes.length, 0);
+  if (total > limits.unpackedBytes) throw tooLarge();
+  const isPage = ({ name }: GivenFile) => /\.(?:md|markdown|mdx)$/i.test(name);
+  if (asked.format === 'markdown' || files.every(isPage)) {
+    return { format: 'markdown', ...readMarkdown(files, asked.options ?? {}) };
+  }
+  const readings = files.map((file) => ({ name: file.name, ...read(file, asked) }));
+  const { format } = readings[0]!;
+  const other = readings.find((one) => one.format !== format);
+  if (other) {
+    const words = `These files are of several formats: “${files[0]!.name}” and “${other.name}” do not go together. Bring them in one by one.`;
+    throw new FileProblem('unknown-format', words);
+  }
+  return joined(readings, format);
+}
+
+function checked(reading: FileReading): FileReading {
+  const { records } = reading;
   if (records.length > limits.records) {
     throw new FileProblem('too-many', `The file has more than ${limits.records} posts. Bring it in as smaller ones.`);
   }
   checkFields(records);
-  return { format: kind, records };
+  return reading;
+}
+
+function tooLarge(): FileProblem {
+  return new FileProblem(
+    'too-large',
+    `The file is larger than ${limits.bytes / 1024 / 1024} MB. Bring it in as smaller ones.`,
+  );
 }
 
 /** A stray null character is no reason to refuse a text, which goes on without it; one in ten is. */
@@ -54,13 +146,4 @@ function checkFields(records: Records): void {
   if (names.size > limits.fields) {
     throw new FileProblem('too-many', `The posts have ${names.size} fields; at most ${limits.fields} can be read.`);
   }
-}
-
-function formatOf(name: string, text: string): FileFormat {
-  const ending = /\.([a-z]+)$/i.exec(name)?.[1]?.toLowerCase();
-  if (ending === 'csv' || ending === 'tsv') return 'csv';
-  if (ending === 'json') return 'json';
-  if (ending === 'ndjson' || ending === 'jsonl') return 'ndjson';
-  const first = text.replace(/^\ufeff/, '').trimStart()[0];
-  return first === '[' || first === '{' ? 'json' : 'csv';
 }

@@ -20,9 +20,7 @@ test.each([
   ['RIFF\u0000\u0000\u0000\u0000WEBPVP8 ', 'a picture (WebP)'],
   ['\u0000\u0000\u0000\u0020ftypheic', 'a picture (AVIF or HEIC)'],
   ['%PDF-1.7', 'a PDF'],
-  ['PK\u0003\u0004......[Content_Types].xml...xl/workbook.xml', 'a spreadsheet (XLSX)'],
   ['PK\u0003\u0004......word/document.xml', 'a text document (DOCX)'],
-  ['PK\u0003\u0004notes.csv', 'a packed file (ZIP)'],
   ['\u001f\u008b\u0008', 'a packed file (gzip)'],
   ['SQLite format 3\u0000', 'a database (SQLite)'],
 ])('a file that begins with %j is said to be %s, whatever it is called', (start, what) => {
@@ -30,8 +28,9 @@ test.each([
 });
 
 test.each([
-  ['<!DOCTYPE html><html><body>Hi</body></html>', 'a page (HTML)'],
-  ['<?xml version="1.0"?>\n<rss version="2.0"><channel/></rss>', 'a feed (RSS or Atom)'],
+  ['<svg xmlns="http://www.w3.org/2000/svg"><path d=""/></svg>', 'a picture (SVG)'],
+  ['<?xml version="1.0"?><urlset><url><loc>https://a.example/</loc></url></urlset>', 'a sitemap'],
+  ['<rdf:RDF xmlns:skos="http://www.w3.org/2004/02/skos/core#"></rdf:RDF>', 'a list of terms (SKOS)'],
   ['<?xml version="1.0"?><notes><note/></notes>', 'XML'],
   [
     'It was a dark night. The tide was low.\nWe walked along the wall, and counted.\n\nThen we went home.',

@@ -11,10 +11,8 @@ const beginnings: readonly [start: string | RegExp, what: string, advice: string
   [/^(?:OggS|ID3|RIFF[^]{4}(?:AVI |WAVE))/, 'a film or a sound', 'picture'],
   ['%PDF-', 'a PDF', 'document'],
   ['{\\rtf', 'a text document (RTF)', 'document'],
-  [/^PK~~[^]*?xl\//, 'a spreadsheet (XLSX)', 'spreadsheet'],
   [/^PK~~[^]*?word\//, 'a text document (DOCX)', 'document'],
   [/^PK~~[^]*?mimetypeapplication\/vnd\.oasis\.opendocument\.spreadsheet/, 'a spreadsheet (ODS)', 'spreadsheet'],
-  ['PK~~', 'a packed file (ZIP)', 'packed'],
   ['~\u008b', 'a packed file (gzip)', 'packed'],
   ['7z\u00bc\u00af', 'a packed file (7z)', 'packed'],
   ['\u00d0\u00cf~\u00e0', 'a document of an office program', 'spreadsheet'],
@@ -38,21 +36,29 @@ export function refuseBinary(bytes: Uint8Array): void {
   if (found) throw seems(found[1], advices[found[2]]!);
 }
 
+/** @throws FileProblem where the names of what is in a packed file say that it is a document */
+export function refuseDocument(names: readonly string[]): void {
+  if (names.some((name) => name.startsWith('word/'))) throw seems('a text document (DOCX)', advices.document!);
+  if (names.some((name) => name.startsWith('ppt/'))) throw seems('a presentation (PPTX)', advices.document!);
+  if (names.includes('mimetype')) throw seems('a document that is packed', advices.spreadsheet!);
+}
+
 /** @throws FileProblem that says what a text seems to be that is no posts, where nobody said what it is */
 export function refuseMarkup(text: string): void {
   const start = text
     .replace(/^\ufeff/, '')
     .trimStart()
     .slice(0, looked);
-  if (/^(?:<!doctype html|<html|<head|<body)/i.test(start)) {
-    throw seems(
-      'a page (HTML)',
-      'Begin with a page that lists its posts instead, and give its address or this file there.',
-    );
-  }
   if (!start.startsWith('<')) return;
-  if (/<(?:rss|rdf:RDF|feed)\b/.test(start)) throw seems('a feed (RSS or Atom)', 'Save its posts as CSV or JSON.');
-  if (/^<\?xml|^<\w[^>]*>/.test(start)) throw seems('XML', 'Save its posts as CSV or JSON.');
+  const advice = 'Of XML, RSS and Atom feeds are read. Save its posts as one of those, or as CSV or JSON.';
+  if (/^<svg\b|<svg\b[^>]*xmlns/.test(start)) throw seems('a picture (SVG)', advices.picture!);
+  if (/<(?:rdf:RDF|skos:)/.test(start)) {
+    throw seems('a list of terms (SKOS)', 'Bring it in at the terms of a source that is there already.');
+  }
+  if (/<urlset\b|<sitemapindex\b/.test(start)) {
+    throw seems('a sitemap', 'It names pages and no more. Give the address of a page that lists the posts.');
+  }
+  if (/^<\?xml|^<\w[^>]*>/.test(start)) throw seems('XML', advice);
 }
 
 /** Lines that are looked at. */

@@ -46,7 +46,9 @@ export type IntakeResult = { refused: null } | { refused: { status: number; code
 /** Reads a file and keeps it as a new source: everything in one transaction, or nothing. */
 export default async function intake(task: IntakeTask): Promise<IntakeResult> {
   try {
-    const { format, records } = readFile(readFileSync(task.path), task.fileName, task.format ?? undefined);
+    const { format, records } = readFile(readFileSync(task.path), task.fileName, {
+      ...(task.format !== null && { format: task.format }),
+    });
     const fields = discoverFields(records);
     await withClient(task.databaseUrl, 'ivy-lens intake', async (client) => {
       await begin(client, true);

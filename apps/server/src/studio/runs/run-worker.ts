@@ -100,7 +100,9 @@ async function nextOf(
     case 'file': {
       // readers of files take most of a second to be loaded, and posts that come as such do without
       const { readFile } = await import('@ivy/formats');
-      const { records } = readFile(readFileSync(what.path), what.fileName, what.format ?? undefined);
+      const { records } = readFile(readFileSync(what.path), what.fileName, {
+        ...(what.format !== null && { format: what.format }),
+      });
       const idKey = fieldWithRole(fields, 'id')?.key;
       const names = records.names ?? [...new Set([...records].flatMap((record) => Object.keys(record)))];
       if (idKey !== undefined && !names.includes(idKey)) {

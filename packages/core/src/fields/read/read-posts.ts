@@ -7,11 +7,13 @@ import { RecordReader, type Watch } from './record-reader.js';
 
 /** A record that did not become a post. */
 export interface Rejection {
-  /** Number of the record in its file, from 1. */
+  /** Number of the record in its file, from 1; 0 for a row that is no record, being broken. */
   record: number;
+  /** Line of the file it stands on, where that is known. */
+  line?: number;
   reason: string;
   /** Why, for programs. */
-  code?: 'no-value' | 'duplicate-id';
+  code?: 'no-value' | 'duplicate-id' | 'broken-row';
 }
 
 export interface PostReading extends Collection {
