@@ -37,7 +37,7 @@ export function eachElement(
   let markupFrom = -1;
   parser.on('error', (error) => {
     const words = error.message.replace(/^\d+:\d+:\s*/, '');
-    throw new FileProblem('broken-file', `The XML is broken near line ${parser.line}: ${words.slice(0, 160)}`);
+    throw new FileProblem('broken-file', `The XML is broken near line ${parser.line}: ${words.slice(0, 160)}.`);
   });
   parser.on('doctype', (doctype) => {
     if (!doctype.includes('[')) return;
