@@ -1,4 +1,5 @@
 import type { Records, Rejection } from '@ivy/core';
+import type { Join } from './endpoint/joins.js';
 
 /** What posts can come in. One module each, registered in `formats.ts`. */
 export const fileFormats = [
@@ -59,6 +60,11 @@ export interface GivenFile {
   /** With the folders it is in, where it comes from a packed file. */
   name: string;
   bytes: Uint8Array;
+  /** Where it came from, and the media type it came as. */
+  address?: string;
+  type?: string;
+  /** What the field calls it that tells of which file, or feed, a post is. */
+  label?: string;
 }
 
 /** Records as a format reads them. */
@@ -68,8 +74,9 @@ export interface Reading {
   rejected?: Rejection[];
   /** How they were read, so that it can be shown and said otherwise. */
   options?: ReadOptions;
-  /** Of JSON: all lists there are, where there are several. */
+  /** Of JSON: all lists there are, where there are several; and ids that others of them have names for. */
   lists?: JsonList[];
+  joins?: Join[];
 }
 
 /** A text to be read, and what is known about where it came from. */

@@ -12,3 +12,5 @@ export * from './page/page-sheets.js';
 export * from './read-file.js';
 export { feedVersion, recordKey } from './json/json-feed.js';
 export { recordNamespace } from './feed/atom.js';
+export * from './endpoint/joins.js';
+export * from './endpoint/next-page.js';

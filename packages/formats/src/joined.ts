@@ -1,10 +1,14 @@
 import type { RawRecord, Records, Rejection } from '@ivy/core';
 import type { FileFormat, Reading } from './format.js';
 
-/** Readings of several files as one, with the file that each record is of as a field. */
+/**
+ * Readings of several files as one, with the file that each record is of as a field.
+ * @param field  what that field is called; null for none, where they are parts of one
+ */
 export function joined(
-  readings: readonly (Reading & { name: string })[],
+  readings: readonly (Reading & { name: string; label?: string })[],
   format: FileFormat,
+  field: string | null,
 ): Reading & { format: FileFormat } {
   const rejected: Rejection[] = [];
   let before = 0;
@@ -17,7 +21,7 @@ export function joined(
   }
   return {
     format,
-    records: new Joined(readings),
+    records: new Joined(readings, field),
     rejected,
     ...(readings[0]?.options && { options: readings[0].options }),
   };
@@ -26,20 +30,23 @@ export function joined(
 class Joined implements Records {
   readonly length: number;
   readonly names?: readonly string[];
-  readonly #file: string;
+  readonly #field: string | null;
 
-  constructor(private readonly readings: readonly { name: string; records: Records }[]) {
+  constructor(
+    private readonly readings: readonly { name: string; label?: string; records: Records }[],
+    field: string | null,
+  ) {
     this.length = readings.reduce((sum, { records }) => sum + records.length, 0);
     const all = readings.map(({ records }) => records.names);
     const known = new Set(all.flatMap((names) => names ?? []));
-    this.#file = known.has('file') ? 'file 2' : 'file';
-    if (all.every((names) => names !== undefined)) this.names = [...known, this.#file];
+    this.#field = field !== null && known.has(field) ? `${field} 2` : field;
+    if (all.every((names) => names !== undefined))
+      this.names = [...known, ...(this.#field === null ? [] : [this.#field])];
   }
 
   *[Symbol.iterator](): Iterator<RawRecord> {
-    for (const { name, records } of this.readings) {
-      const file = name.split('/').at(-1)!;
-      for (const record of records) yield { ...record, [this.#file]: file };
+    for (const { name, label = name.split('/').at(-1)!, records } of this.readings) {
+      for (const record of records) yield this.#field === null ? record : { ...record, [this.#field]: label };
     }
   }
 }

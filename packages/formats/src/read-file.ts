@@ -20,6 +20,8 @@ export interface ReadAsked {
   type?: string;
   /** The day it is, `YYYY-MM-DD`. */
   today?: string;
+  /** What the field is called that tells of which of several files a post is; null for none. */
+  field?: string | null;
 }
 
 export interface FileReading extends Reading {
@@ -41,10 +43,11 @@ export function readFile(bytes: Uint8Array, name: string, asked: ReadAsked = {})
 export function readFiles(files: readonly GivenFile[], asked: ReadAsked = {}): FileReading {
   const [first, ...rest] = files;
   if (!first) throw new FileProblem('empty-file', 'There is no file. Bring in one that has at least one post.');
-  return rest.length === 0 ? readFile(first.bytes, first.name, asked) : checked(readSeveral(files, asked));
+  return checked(rest.length === 0 && !asked.field ? read(first, asked) : readSeveral(files, asked));
 }
 
-function read({ name, bytes }: GivenFile, asked: ReadAsked): FileReading {
+function read(file: GivenFile, asked: ReadAsked): FileReading {
+  const { name, bytes, type = asked.type, address = asked.address } = file;
   if (bytes.length > limits.bytes) throw tooLarge();
   refuseBinary(bytes);
   if (isZip(bytes)) return readPacked({ name, bytes }, asked);
@@ -55,7 +58,7 @@ function read({ name, bytes }: GivenFile, asked: ReadAsked): FileReading {
   if (looksBinary(text)) {
     throw new FileProblem('unknown-format', 'This is not a text file. Bring in a table, a feed, JSON or a page.');
   }
-  const format = (asked.format && formatNamed(asked.format)) ?? formatOf(name, text, asked.type);
+  const format = (asked.format && formatNamed(asked.format)) ?? formatOf(name, text, type);
   const isTable = format.name === 'csv' || format.name === 'tsv';
   if (isTable && !asked.format) {
     if (isOpml(text.slice(0, 2000))) {
@@ -71,7 +74,7 @@ function read({ name, bytes }: GivenFile, asked: ReadAsked): FileReading {
     text,
     options,
     today,
-    ...(asked.address !== undefined && { address: asked.address }),
+    ...(address !== undefined && { address }),
   });
   return { format: format.name, ...reading, options: { ...(isTable && { encoding }), ...reading.options } };
 }
@@ -108,14 +111,18 @@ function readSeveral(files: readonly GivenFile[], asked: ReadAsked): FileReading
   if (asked.format === 'markdown' || files.every(isPage)) {
     return { format: 'markdown', ...readMarkdown(files, asked.options ?? {}) };
   }
-  const readings = files.map((file) => ({ name: file.name, ...read(file, asked) }));
+  const readings = files.map((file) => ({
+    ...read(file, asked),
+    name: file.name,
+    ...(file.label !== undefined && { label: file.label }),
+  }));
   const { format } = readings[0]!;
   const other = readings.find((one) => one.format !== format);
   if (other) {
     const words = `These files are of several formats: “${files[0]!.name}” and “${other.name}” do not go together. Bring them in one by one.`;
     throw new FileProblem('unknown-format', words);
   }
-  return joined(readings, format);
+  return joined(readings, format, asked.field === undefined ? 'file' : asked.field);
 }
 
 function checked(reading: FileReading): FileReading {

@@ -83,6 +83,14 @@ function withDays(text: string): string {
   return text.replace(/^(DTSTART|DTEND|EXDATE|RDATE|RECURRENCE-ID):(\d{8}(?:,\d{8})*)\r?$/gm, '$1;VALUE=DATE:$2');
 }
 
+/** One time that an event takes place. */
+interface Occurrence {
+  item: ICAL.Event;
+  startDate: ICAL.Time;
+  endDate: ICAL.Time | null;
+  recurrenceId: ICAL.Time;
+}
+
 interface Horizon {
   today: string;
   months: number;
@@ -106,7 +114,9 @@ function* recordsOf(event: ICAL.Event, exceptions: readonly ICAL.Event[], horizo
     if (times.length > most.times) times.shift();
   }
   for (const time of times) {
-    const { item, startDate, endDate, recurrenceId } = event.getOccurrenceDetails(time);
+    // the type that the library gives this names one that it does not export
+    const details = event.getOccurrenceDetails(time);
+    const { item, startDate, endDate, recurrenceId } = details;
     yield recordOf(item, startDate, endDate, `${event.uid}/${recurrenceId.toString()}`);
   }
 }
@@ -115,14 +125,11 @@ function recordOf(event: ICAL.Event, start: ICAL.Time, end: ICAL.Time | null, id
   const { component } = event;
   const text = (name: string) => {
     const value: unknown = component.getFirstPropertyValue(name);
-    return typeof value === 'string'
-      ? value.trim()
-      : value === null || value === undefined
-        ? ''
-        : String(value as object);
+    if (typeof value === 'string') return value.trim();
+    return value instanceof ICAL.Time ? value.toString() : '';
   };
   const organizer = component.getFirstProperty('organizer');
-  const name = organizer?.getFirstParameter('cn') as string | undefined;
+  const name = organizer?.getFirstParameter('cn');
   const categories = component.getAllProperties('categories').flatMap((property) => property.getValues() as unknown[]);
   const tags = categories.filter((one): one is string => typeof one === 'string').map((one) => one.trim());
   const [latitude, longitude] = geoOf(component.getFirstPropertyValue('geo'));

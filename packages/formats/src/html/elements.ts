@@ -1,11 +1,11 @@
-import { defaultTreeAdapter, serialize, serializeOuter, type DefaultTreeAdapterTypes } from 'parse5';
+import { defaultTreeAdapter, serialize, type DefaultTreeAdapterTypes } from 'parse5';
 import { FileProblem } from '../file-problem.js';
 import { attribute, type Element } from '../page/elements.js';
 
 export { attribute, documentOf, elementsOf, type Element } from '../page/elements.js';
 
 export function childrenOf(element: Element): Element[] {
-  return element.childNodes.filter(defaultTreeAdapter.isElementNode);
+  return element.childNodes.filter((node) => defaultTreeAdapter.isElementNode(node));
 }
 
 export function classesOf(element: Element): string[] {
@@ -39,16 +39,12 @@ export function wordsOf(element: Element): string {
 
 /** What an element says of itself, and not what elements in it say. */
 export function ownWords(element: Element): string {
-  const own = element.childNodes.filter(defaultTreeAdapter.isTextNode).map(({ value }) => value);
+  const own = element.childNodes.filter((node) => defaultTreeAdapter.isTextNode(node)).map(({ value }) => value);
   return own.join(' ').replace(/\s+/g, ' ').trim();
 }
 
 export function innerHtml(element: Element): string {
   return serialize(element).trim();
-}
-
-export function outerHtml(element: Element): string {
-  return serializeOuter(element);
 }
 
 /** An address as it stands on a page, whole; '' for one that leads to no page or picture. */

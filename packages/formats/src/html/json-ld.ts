@@ -1,5 +1,5 @@
 import { checkDepth } from '../json/depth.js';
-import { isObject } from '../json/objects.js';
+import { isObject } from '../json/is-object.js';
 import { attribute, elementsOf, type documentOf } from './elements.js';
 import type { Thing } from './thing.js';
 
@@ -51,7 +51,9 @@ function withoutPlace({ position: _position, ...entry }: Thing): Thing {
 }
 
 export function typesOf(thing: Thing): string[] {
-  return [thing['@type'] ?? []].flat().map((type) => String(type).replace(/^.*[/#:]/, ''));
+  return [thing['@type'] ?? []]
+    .flat()
+    .flatMap((type) => (typeof type === 'string' ? [type.replace(/^.*[/#:]/, '')] : []));
 }
 
 export function mostOfOneType(things: readonly Thing[]): Thing[] {

@@ -1,5 +1,5 @@
 import { fieldKeyOf, type RawRecord } from '@ivy/core';
-import { isObject } from '../json/objects.js';
+import { isObject } from '../json/is-object.js';
 import { absolute } from './elements.js';
 
 /** Something as schema.org describes it: the type, and what is said of it by property. */

@@ -1,7 +1,8 @@
 import { FileProblem } from '../file-problem.js';
 import type { Format, Reading } from '../format.js';
-import { parseJson } from './json.js';
-import { isObject, recordsOfObjects } from './objects.js';
+import { parseJson } from './parse.js';
+import { isObject } from './is-object.js';
+import { recordsOfObjects } from './objects.js';
 
 /** The version of JSON Feed that is written, and where in its items the record stands that an item was made from. */
 export const feedVersion = 'https://jsonfeed.org/version/1.1';

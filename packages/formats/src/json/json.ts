@@ -1,10 +1,12 @@
-import { parse, type ParseError } from 'jsonc-parser';
 import { FileProblem } from '../file-problem.js';
 import type { Format, GivenText, Reading } from '../format.js';
-import { checkDepth } from './depth.js';
+import { parseJson } from './parse.js';
 import { atPointer, listOfValues, listsIn, type FoundList } from './lists.js';
 import { isFeed, recordsInFeed } from './json-feed.js';
-import { isObject, recordsOfObjects } from './objects.js';
+import { isObject } from './is-object.js';
+import { recordsOfObjects } from './objects.js';
+import { fieldsOfIds, isCalledAfter, joinedRecords, joinOf, type FilledJoin } from '../endpoint/joins.js';
+import type { Records } from '@ivy/core';
 
 export const json: Format = {
   name: 'json',
@@ -14,16 +16,6 @@ export const json: Format = {
   begins: (start) => /^[[{]/.test(start),
   read: readJson,
 };
-
-/** The document that a text is. */
-export function parseJson(text: string): unknown {
-  checkDepth(text);
-  try {
-    return JSON.parse(text.replace(/^\ufeff/, ''));
-  } catch {
-    throw new FileProblem('broken-file', `The JSON is broken${placeOf(text)}. Mend it there and bring it in again.`);
-  }
-}
 
 /** Reads JSON: a list of objects, anywhere in the document, or an object that holds each under its id. */
 function readJson({ text, options: said }: GivenText): Reading {
@@ -36,7 +28,23 @@ function readJson({ text, options: said }: GivenText): Reading {
     throw new FileProblem('no-posts', 'The list in the JSON holds no posts: each must be an object.');
   }
   const told = lists.map(({ path, records, names }) => ({ path, records, names }));
-  return { records, options: { path: list.path }, ...(told.length > 1 && { lists: told }) };
+  const joins = joinsWithin(records, lists, list.path);
+  return {
+    records: joinedRecords(records, joins),
+    options: { path: list.path },
+    ...(told.length > 1 && { lists: told }),
+    ...(joins.length > 0 && { joins: joins.map(({ labels: _labels, ...join }) => join) }),
+  };
+}
+
+/** Ids that other lists of the same document have names for. */
+function joinsWithin(records: Records, lists: readonly FoundList[], path: string): FilledJoin[] {
+  const others = lists.filter((one) => one.path !== path);
+  if (others.length === 0) return [];
+  return fieldsOfIds(records).flatMap((field) => {
+    const other = others.find((one) => isCalledAfter(field, one.path.split('/').at(-1)!));
+    return (other && joinOf(field, other.path, records, other.list.filter(isObject))) ?? [];
+  });
 }
 
 function firstOf(data: unknown, lists: readonly FoundList[]): Pick<FoundList, 'path' | 'list'> {
@@ -55,13 +63,4 @@ function listAt(data: unknown, path: string, lists: readonly FoundList[]): Pick<
   if (list) return { path, list };
   const there = lists.length === 0 ? '' : ` Lists stand at ${lists.map((one) => one.path || '/').join(', ')}.`;
   throw new FileProblem('no-posts', `There is no list at ${path.slice(0, 100)} of the JSON.${there}`);
-}
-
-/** Where JSON broke, as a line. The engine's own words name no place that can be relied on. */
-function placeOf(text: string): string {
-  const errors: ParseError[] = [];
-  parse(text, errors, { disallowComments: true });
-  const offset = errors[0]?.offset ?? text.length;
-  if (offset >= text.trimEnd().length) return ' at its end: something was opened and not closed';
-  return ` near line ${text.slice(0, offset).split('\n').length}`;
 }

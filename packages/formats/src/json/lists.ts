@@ -1,5 +1,5 @@
 import type { JsonList } from '../format.js';
-import { isObject } from './objects.js';
+import { isObject } from './is-object.js';
 
 /** Lists that are told, names of each, and how deep they are looked for. */
 const most = { lists: 20, names: 6, depth: 8, sample: 200 };

@@ -3,7 +3,8 @@ import { FileProblem } from '../file-problem.js';
 import type { Format, GivenText, Reading } from '../format.js';
 import { limits } from '../limits.js';
 import { checkDepth } from './depth.js';
-import { isObject, recordsOfObjects } from './objects.js';
+import { isObject } from './is-object.js';
+import { recordsOfObjects } from './objects.js';
 
 export const ndjson: Format = {
   name: 'ndjson',
@@ -40,13 +41,15 @@ function readNdjson({ text }: GivenText): Reading {
   return { records: recordsOfObjects(objects), rejected };
 }
 
+/** Marks before a text: of byte order, and of a sequence of texts (RFC 7464). */
+const marks = ['\ufeff', '\u001e'];
+
 /** The object on a line, or why it is none. */
 function objectOf(line: string): object | string {
   if (line.length > limits.cell) return `It is longer than ${limits.cell / 1024 / 1024} MB.`;
   try {
     checkDepth(line);
-    // a sequence of texts (RFC 7464) has a mark before each
-    const value: unknown = JSON.parse(line.replace(/^[\u001e\ufeff]/, ''));
+    const value: unknown = JSON.parse(line.slice(marks.some((mark) => line.startsWith(mark)) ? 1 : 0));
     return isObject(value) ? value : 'It is JSON, but no object.';
   } catch (error) {
     return error instanceof FileProblem ? error.message : 'It is not JSON.';

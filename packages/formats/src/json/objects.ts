@@ -1,17 +1,15 @@
 import { cleanText, fieldKeyOf, isNested, type RawRecord } from '@ivy/core';
 import { FileProblem } from '../file-problem.js';
 import { limits } from '../limits.js';
-
-export function isObject(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
+import { withoutLinks } from '../endpoint/hal.js';
+import { isObject } from './is-object.js';
 
 /**
  * Objects as records: what stands inside an object becomes a field of its own, `author.name`.
  * @throws FileProblem where there are too many
  */
 export function recordsOfObjects(list: readonly unknown[]): RawRecord[] {
-  const records = list.filter(isObject);
+  const records = list.filter(isObject).map(withoutLinks);
   if (records.length > limits.records) {
     throw new FileProblem('too-many', `The file has ${records.length} posts; at most ${limits.records} can be read.`);
   }

@@ -57,7 +57,7 @@ export function unpack(bytes: Uint8Array, wants: (name: string) => boolean): Giv
   } catch {
     refusal ??= broken();
   }
-  if (refusal !== null) throw refusal as FileProblem;
+  if (refusal !== null) throw refusal;
   if (count === 0) throw broken();
   return files;
 }
