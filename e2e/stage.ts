@@ -9,35 +9,65 @@ const root = join(__dirname, '..');
 export interface Stage {
   studio: string;
   site: string;
+  /** What the demo's live source is fetched from. */
+  press: string;
   stop(): Promise<void>;
 }
 
-/** Starts the product as `npm start` does, on a fresh database. */
+/** Starts the product as `npm start` does, on a database that is as after the first start. */
 export async function setStage(): Promise<Stage> {
   const admin = process.env.DATABASE_URL;
   if (!admin) throw new Error('DATABASE_URL is not set: run the tests by npm test, which starts PostgreSQL.');
+  const template = await demoTemplate(admin);
   const name = `ivy_e2e_${process.pid}_${Date.now()}`;
-  await onDatabase(admin, `CREATE DATABASE ${name}`);
-  const port = await freePair();
+  await onDatabase(admin, `CREATE DATABASE ${name} TEMPLATE ${template}`);
+  const { child, port } = await start(admin, name);
+  return {
+    studio: `http://127.0.0.1:${port}`,
+    site: `http://127.0.0.1:${port + 1}`,
+    press: `http://127.0.0.1:${port + 2}`,
+    stop: async () => {
+      await end(child);
+      await onDatabase(admin, `DROP DATABASE ${name} WITH (FORCE)`);
+    },
+  };
+}
+
+/** The demo takes seconds to be loaded: once for all tests of a run, each of which has a copy of its own. */
+async function demoTemplate(admin: string): Promise<string> {
+  const name = `ivy_e2e_demo_${process.pid}`;
+  const client = new Client({ connectionString: admin });
+  await client.connect();
+  const { rowCount } = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
+  await client.end();
+  if (rowCount === 1) return name;
+  const making = `${name}_new`;
+  await onDatabase(admin, `DROP DATABASE IF EXISTS ${making} WITH (FORCE)`);
+  await onDatabase(admin, `CREATE DATABASE ${making}`);
+  const { child } = await start(admin, making);
+  await end(child);
+  await onDatabase(admin, `ALTER DATABASE ${making} RENAME TO ${name}`);
+  return name;
+}
+
+async function start(admin: string, database: string): Promise<{ child: ChildProcess; port: number }> {
+  const port = await freePorts();
   const child = spawn(process.execPath, [join(root, 'tools', 'start.mjs')], {
     env: {
       ...process.env,
       PORT: String(port),
-      DATABASE_URL: Object.assign(new URL(admin), { pathname: `/${name}` }).href,
+      DATABASE_URL: Object.assign(new URL(admin), { pathname: `/${database}` }).href,
     },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   await lineWith(child, 'Stop');
-  return {
-    studio: `http://127.0.0.1:${port}`,
-    site: `http://127.0.0.1:${port + 1}`,
-    stop: async () => {
-      const gone = new Promise((done) => child.once('exit', done));
-      child.kill('SIGINT');
-      await gone;
-      await onDatabase(admin, `DROP DATABASE ${name} WITH (FORCE)`);
-    },
-  };
+  return { child, port };
+}
+
+async function end(child: ChildProcess): Promise<void> {
+  const gone = new Promise((done) => child.once('exit', done));
+  child.kill('SIGINT');
+  await gone;
 }
 
 function lineWith(child: ChildProcess, words: string): Promise<void> {
@@ -61,14 +91,16 @@ async function onDatabase(url: string, statement: string): Promise<void> {
 }
 
 /** Chromium opens no page there: telephones use it, and the one after it. */
-const forbidden = 5060;
+const forbidden = [5060, 5061];
 
-/** A port that is free, and the one after it too. */
-async function freePair(): Promise<number> {
-  for (let port = 4900 + Math.floor(Math.random() * 400) * 2; port < 6000; port += 2) {
-    if (port !== forbidden && (await isFree(port)) && (await isFree(port + 1))) return port;
+/** A port that is free, and the two after it too. */
+async function freePorts(): Promise<number> {
+  for (let port = 4900 + Math.floor(Math.random() * 250) * 4; port < 6000; port += 4) {
+    const all = [port, port + 1, port + 2];
+    if (all.some((one) => forbidden.includes(one))) continue;
+    if ((await Promise.all(all.map(isFree))).every(Boolean)) return port;
   }
-  throw new Error('No two free ports below 6000.');
+  throw new Error('No three free ports below 6000.');
 }
 
 function isFree(port: number): Promise<boolean> {

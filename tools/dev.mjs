@@ -6,6 +6,7 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from './build.mjs';
+import { servePress } from '../demo/press/press.mjs';
 import { serveDemo } from './demo-site.mjs';
 import { checkNode, installPackages } from './packages.mjs';
 import { startPostgres } from './postgres.mjs';
@@ -25,6 +26,7 @@ postgres.keepUp(say);
 
 const apiPort = port + 2;
 const api = `http://${host}:${apiPort}`;
+const demoPress = await servePress({ host, port: port + 3, site: `http://${host}:${port + 1}` });
 let server = await startServer();
 const demo = await serveDemo({ host, port: port + 1, studio: `http://${host}:${port}` });
 const studio = await serveStudio();
@@ -120,6 +122,7 @@ async function serveStudio() {
 
 async function stop() {
   demo.close();
+  demoPress.close();
   await studio.close();
   await stopServer();
   await postgres.stop();

@@ -3,6 +3,7 @@ import { fork } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { build } from './build.mjs';
+import { servePress } from '../demo/press/press.mjs';
 import { serveDemo } from './demo-site.mjs';
 import { checkNode, installPackages } from './packages.mjs';
 import { startPostgres } from './postgres.mjs';
@@ -14,6 +15,7 @@ const port = Number(process.env.PORT ?? 4800);
 const name = ['0.0.0.0', '::'].includes(host) ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
 const studio = process.env.PUBLIC_URL?.replace(/\/+$/, '') || `http://${name}:${port}`;
 const site = `http://${name}:${port + 1}`;
+const press = `http://${name}:${port + 2}`;
 const withDemo = process.env.IVY_DEMO !== '0';
 const say = (words) => console.log(`· ${words}`);
 
@@ -21,6 +23,7 @@ const say = (words) => console.log(`· ${words}`);
 let starting;
 let server;
 let demo;
+let demoPress;
 let stopping = false;
 
 process.on('SIGINT', () => void stop(0));
@@ -29,10 +32,13 @@ process.on('SIGHUP', () => void stop(0));
 
 try {
   checkNode();
-  if (!Number.isInteger(port) || port < 1 || port > 65534)
-    throw new Error(`PORT must be a number from 1 to 65534, not “${process.env.PORT}”.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65533)
+    throw new Error(`PORT must be a number from 1 to 65533, not “${process.env.PORT}”.`);
   await needPort(port, 'PORT');
-  if (withDemo) await needPort(port + 1, 'PORT (the demo site takes the one after it)');
+  if (withDemo) {
+    await needPort(port + 1, 'PORT (the demo site takes the one after it)');
+    await needPort(port + 2, 'PORT (what the demo fetches from takes the second after it)');
+  }
   installPackages(say);
   // the build and the database use different things, so they need not wait for one another
   starting = startPostgres(say);
@@ -54,7 +60,7 @@ function loadServer() {
   delete env.DATABASE_URL;
   const child = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
     execArgv: ['--enable-source-maps'],
-    env: { ...env, NODE_ENV: 'production', HOST: host, PORT: String(port), IVY_DEMO_SITE: site },
+    env: { ...env, NODE_ENV: 'production', HOST: host, PORT: String(port), IVY_DEMO_SITE: site, IVY_DEMO_PRESS: press },
   });
   child.on('exit', (code) => {
     if (!stopping) void stop(code || 1);
@@ -64,11 +70,13 @@ function loadServer() {
 
 async function startServer(databaseUrl) {
   const ready = new Promise((done) => server.once('message', done));
+  // the demo's live source is fetched from it as the server starts
+  if (withDemo) demoPress = await servePress({ host, port: port + 2, site });
   server.send({ databaseUrl });
   await ready;
   if (withDemo) demo = await serveDemo({ host, port: port + 1, studio });
   console.log(`Studio     http://${name}:${port}`);
-  if (withDemo) console.log(`Demo site  ${site}`);
+  if (withDemo) console.log(`Demo site  ${site}\nDemo press ${press}`);
   console.log('Stop       Ctrl-C');
 }
 
@@ -88,6 +96,7 @@ async function stop(code) {
   if (stopping) return;
   stopping = true;
   demo?.close();
+  demoPress?.close();
   if (server && server.exitCode === null) {
     const gone = new Promise((done) => server.once('exit', done));
     server.kill('SIGTERM');

@@ -61,7 +61,7 @@ export async function createApp({
     done();
   });
   await app.register(compress, { threshold: 1024 });
-  await app.register(multipart, { limits: { fileSize: limits.bytes, files: 1, fields: 20, fieldSize: 10_000 } });
+  await app.register(multipart, { limits: { fileSize: limits.bytes, files: 2000, fields: 20, fieldSize: 10_000 } });
   app.useGlobalPipes(bodyPipe);
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks();

@@ -177,102 +177,6 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/v1/sources': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sources-list'];
-    put?: never;
-    post: operations['sources-bringIn'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/sources/{slug}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sources-find'];
-    put?: never;
-    post?: never;
-    delete: operations['sources-remove'];
-    options?: never;
-    head?: never;
-    patch: operations['sources-change'];
-    trace?: never;
-  };
-  '/api/v1/sources/{slug}/posts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sources-posts'];
-    put: operations['posts-replace'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch: operations['posts-upsert'];
-    trace?: never;
-  };
-  '/api/v1/sources/{slug}/ruler': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sources-ruler'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/sources/{slug}/index': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sources-snapshot'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/sources/{slug}/copies': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['sources-copy'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
   '/api/v1/sources/{slug}/export': {
     parameters: {
       query?: never;
@@ -945,6 +849,22 @@ export interface paths {
     patch: operations['terms-change'];
     trace?: never;
   };
+  '/api/v1/sources/{slug}/posts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-posts'];
+    put: operations['posts-replace'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch: operations['posts-upsert'];
+    trace?: never;
+  };
   '/api/v1/sources/{slug}/posts/{id}': {
     parameters: {
       query?: never;
@@ -993,6 +913,150 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/sources': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-list'];
+    put?: never;
+    post: operations['sources-bringIn'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-find'];
+    put?: never;
+    post?: never;
+    delete: operations['sources-remove'];
+    options?: never;
+    head?: never;
+    patch: operations['sources-change'];
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/ruler': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-ruler'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/index': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sources-snapshot'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/copies': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sources-copy'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/live': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['live-find'];
+    put: operations['live-change'];
+    post?: never;
+    delete: operations['live-stop'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/refresh': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['live-refresh'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/looks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['looks-look'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/pings/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['pings-ping'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/deleted': {
     parameters: {
       query?: never;
@@ -1029,12 +1093,6 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
-    SourceBody: {
-      name?: string;
-      slug?: string;
-      /** @description Origin that links and pictures without one belong to. */
-      site?: string | null;
-    };
     CreateLensBody: {
       /** @description Of a copy it may be left out. */
       name?: string;
@@ -1241,6 +1299,65 @@ export interface components {
       picture?: string | null;
       /** @description `#rrggbb` */
       colour?: string | null;
+    };
+    SourceBody: {
+      name?: string;
+      slug?: string;
+      /** @description Origin that links and pictures without one belong to. */
+      site?: string | null;
+    };
+    OptionsBody: {
+      /** @enum {string} */
+      encoding?: 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1250' | 'windows-1251' | 'windows-1252' | 'macintosh';
+      /** @enum {string} */
+      delimiter?: ',' | ';' | '\t' | '|';
+      /** @enum {string} */
+      quote?: '"' | "'";
+      /** @description Whether a line names the columns. */
+      header?: boolean;
+      /** @description Lines above it that are no part of the table. */
+      skip?: number;
+      /** @description JSON pointer to the list of posts. */
+      path?: string;
+      /** @description Whether folders of Markdown files become terms. */
+      folders?: boolean;
+      /** @description Months up to which events that recur are listed. */
+      months?: number;
+    };
+    FeedBody: {
+      address: string;
+      name: string;
+    };
+    LiveBody: {
+      /** @description The address of a feed, an endpoint, a file or a page. */
+      url: string;
+      headers?: {
+        [key: string]: string;
+      };
+      /** @enum {string} */
+      format?: 'csv' | 'tsv' | 'json' | 'ndjson' | 'jsonfeed' | 'rss' | 'atom' | 'markdown' | 'html' | 'ics' | 'xlsx';
+      options?: components['schemas']['OptionsBody'];
+      /**
+       * @description Minutes between two looks; 0 for none but on asking.
+       * @default 60
+       */
+      every: number;
+      /** @description Several feeds as one source, in place of the one address. */
+      feeds?: components['schemas']['FeedBody'][];
+    };
+    RefreshBody: {
+      /** @description Posts that are gone there go, however many they are. */
+      anyway?: boolean;
+    };
+    LookBody: {
+      /** @description The address of a feed, an endpoint, a file or a page. */
+      url: string;
+      headers?: {
+        [key: string]: string;
+      };
+      /** @enum {string} */
+      format?: 'csv' | 'tsv' | 'json' | 'ndjson' | 'jsonfeed' | 'rss' | 'atom' | 'markdown' | 'html' | 'ics' | 'xlsx';
+      options?: components['schemas']['OptionsBody'];
     };
     /** @description What the studio should know of the server it is on. */
     AboutView: {
@@ -1529,6 +1646,14 @@ export interface components {
       result?: unknown;
       problem?: components['schemas']['ProblemBody'];
     };
+    /** @description A list in a JSON document that could be the posts. */
+    JsonList: {
+      /** @description Its JSON pointer. */
+      path: string;
+      records: number;
+      /** @description The first few names its objects have. */
+      names: string[];
+    };
     /** @description A lens's config with every default filled in. */
     Lens: core.Lens;
     /** @description What a change of a field does to a lens. */
@@ -1633,6 +1758,53 @@ export interface components {
       settings: components['schemas']['Settings'];
       answer: components['schemas']['Results'];
     };
+    /** @description Where a source's posts come from by themselves, and how that goes. */
+    LiveView: {
+      /** @description The address; of several feeds the first. */
+      url: string;
+      feeds: {
+        address: string;
+        name: string;
+      }[];
+      /** @description Minutes between two looks; 0 for none but on asking. */
+      every: number;
+      /** @description What its headers are called; what they say is never shown. */
+      headers: string[];
+      /** @description How its posts go on, in words, and what was found by trying. */
+      paging: string;
+      found: string[];
+      joins: {
+        field: string;
+        from: string;
+      }[];
+      /** @enum {unknown} */
+      state: 'failing' | 'fetching' | 'fresh' | 'held';
+      /** @description Moments, as ISO 8601 writes them. */
+      checkedAt: null | string;
+      nextAt: null | string;
+      failures: number;
+      problem: null | {
+        code: string;
+        text: string;
+      };
+      held: null | {
+        at: string;
+        added: number;
+        changed: number;
+        removed: number;
+        total: number;
+      };
+      /** @description Where the other side says that something changed, and what it signs that by. */
+      ping: {
+        path: string;
+        secret: string;
+      };
+      /** @description The hub that tells of changes, and until when. */
+      hub: null | {
+        hub: string;
+        until: null | string;
+      };
+    };
     /**
      * @description What of a page's look can be taken over.
      * @enum {unknown}
@@ -1651,6 +1823,40 @@ export interface components {
       | 'title-case'
       | 'title-family'
       | 'title-weight';
+    /** @description What a file or an address holds, before anything of it is kept. */
+    LookView: {
+      /** @enum {unknown} */
+      format: 'atom' | 'csv' | 'html' | 'ics' | 'json' | 'jsonfeed' | 'markdown' | 'ndjson' | 'rss' | 'tsv' | 'xlsx';
+      /** @description What people call that format. */
+      label: string;
+      /** @description How it was read, so that it can be said otherwise. */
+      options: components['schemas']['ReadOptions'];
+      /** @description Lists in JSON that could be the posts, the likeliest first, where there are several. */
+      lists: components['schemas']['JsonList'][];
+      records: number;
+      /** @description Rows that can’t be read: how many, and the first of them. */
+      rejected: {
+        count: number;
+        first: components['schemas']['Rejection'][];
+      };
+      /** @description Fields as they would be read, and their values in the first rows. */
+      fields: {
+        key: string;
+        label: string;
+        type: string;
+        role: null | string;
+      }[];
+      rows: string[][];
+      /** @description Of an address: how its posts go on, what was found by trying, and whether all of them were looked at. */
+      paging: null | string;
+      found: string[];
+      /** @description Feeds that a list of feeds names. */
+      feeds: {
+        address: string;
+        name: string;
+        under: string[];
+      }[];
+    };
     /** @description What is marked on a page of its own, by the released lens. */
     MarkupView: {
       lens: string;
@@ -1846,8 +2052,70 @@ export interface components {
     RankMove: core.RankMove;
     /** @description A record as a reader of some format gives it: values by field name, before anything is known of types. */
     RawRecord: core.RawRecord;
+    /** @description How a file is read, where that is not what was found: each is told by itself where it is not said. */
+    ReadOptions: {
+      /** @enum {unknown} */
+      encoding?: 'macintosh' | 'utf-16be' | 'utf-16le' | 'utf-8' | 'windows-1250' | 'windows-1251' | 'windows-1252';
+      /**
+       * @description Sign between cells, and the one around a cell that holds it.
+       * @enum {unknown}
+       */
+      delimiter?: '\t' | ',' | ';' | '|';
+      /** @enum {unknown} */
+      quote?: '"' | "'";
+      /** @description Whether a line names the columns, and how many lines stand above it. */
+      header?: boolean;
+      skip?: number;
+      /** @description Where in JSON the list of posts stands, as a JSON pointer. */
+      path?: string;
+      /** @description Whether folders of Markdown files become terms. */
+      folders?: boolean;
+      /** @description Months from today on up to which events that recur are listed. */
+      months?: number;
+    };
     /** @description Posts of another source that values stand for. */
     Reference: core.Reference;
+    /** @description What a refresh came to. */
+    Refreshed: {
+      added: number;
+      changed: number;
+      unchanged: number;
+      removed: number;
+      /** @description Posts that are answered then. */
+      total: number;
+      rejected: components['schemas']['Rejection'][];
+      run: null | number;
+      /** @description Fields that are new, and those of which nothing comes any more. */
+      fields?: {
+        added: string[];
+        gone: string[];
+      };
+      /** @description Up to some hundred of each kind. */
+      posts?: components['schemas']['PostDiff'][];
+      /** @description Lenses, with how many posts they have. */
+      lenses?: {
+        slug: string;
+        name: string;
+        matched: {
+          before: number;
+          after: number;
+        };
+      }[];
+      /** @description Saved addresses that would find another number of posts, or not what they must. */
+      addresses?: components['schemas']['AddressMove'][];
+      /** @description What would be found wrong that was not before. */
+      findings?: components['schemas']['Finding'][];
+      /** @description Mends in force: how many values each makes another, before and after. */
+      mends?: {
+        id: string;
+        field: string;
+        text: string;
+        before: number;
+        after: number;
+      }[];
+      /** @enum {unknown} */
+      state: 'done' | 'held' | 'unchanged';
+    };
     /** @description A record that did not become a post. */
     Rejection: core.Rejection;
     /** @description One thing that differs between two states of a lens, in words. */
@@ -1938,16 +2206,16 @@ export interface components {
       /** @description Moment, as ISO 8601 writes it. */
       at: string;
       /** @enum {unknown} */
-      how: 'file' | 'posts' | 'removal' | 'undo';
+      how: 'file' | 'live' | 'posts' | 'removal' | 'undo';
       fileName: string;
       /** @enum {unknown} */
-      state: 'done' | 'undone';
+      state: 'done' | 'failed' | 'held' | 'undone';
       added: number;
       changed: number;
       unchanged: number;
       removed: number;
       rejected: components['schemas']['Rejection'][];
-      /** @description Why it failed; null: it did not. What fails changes nothing, and is told to whoever asked for it. */
+      /** @description Why it failed, or waits; null: it did not. Such a run changed nothing. */
       reason: null | string;
       /** @description Posts there were after it. */
       posts: number;
@@ -1988,6 +2256,8 @@ export interface components {
       fileName: string;
       /** @description Moment, as ISO 8601 writes it. */
       updatedAt: string;
+      /** @description How it is with one that comes from an address; null for one of a file. */
+      live: null | ('failing' | 'fetching' | 'fresh' | 'held');
     };
     /** @description A source with all that was found in it. */
     SourceView: {
@@ -2003,6 +2273,8 @@ export interface components {
       fields: components['schemas']['FieldDescription'][];
       findings: components['schemas']['Finding'][];
       rejected: components['schemas']['Rejection'][];
+      /** @description Where it comes from by itself; null for one of a file. */
+      live: null | components['schemas']['LiveView'];
     };
     /** @description A post that strains the card in some way. */
     Specimen: core.Specimen;
@@ -2484,397 +2756,6 @@ export interface operations {
         };
         content: {
           'text/event-stream': string;
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-list': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SourceSummary'][];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-bringIn': {
-    parameters: {
-      query?: never;
-      header?: {
-        /** @description `respond-async`: the work is reported as a job. */
-        Prefer?: string;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string;
-          name?: string;
-          slug?: string;
-          /** @enum {string} */
-          format?: 'csv' | 'json' | 'ndjson';
-          site?: string;
-        };
-      };
-    };
-    responses: {
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SourceView'];
-        };
-      };
-      /** @description It is being read: `Location` tells where to ask how far it is. */
-      202: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['JobStatus'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-find': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SourceView'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-remove': {
-    parameters: {
-      query?: {
-        /** @description `1`: lenses on it go with it. */
-        lenses?: unknown;
-      };
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-change': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SourceBody'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SourceView'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-posts': {
-    parameters: {
-      query?: {
-        /** @description `field:term,term`, once or several times. */
-        filter?: unknown;
-        order?: 'asc' | 'desc';
-        /** @description Key of a field; else the best matches, or the newest. */
-        sort?: unknown;
-        size?: unknown;
-        page?: unknown;
-        /** @description Just these posts: ids, each encoded, with commas. */
-        ids?: unknown;
-        /** @description Words to find in titles, or in texts where there are none; or an id. */
-        q?: unknown;
-      };
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PostList'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'posts-replace': {
-    parameters: {
-      query?: {
-        /** @description `1`: nothing is kept. */
-        preview?: unknown;
-      };
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          /** Format: binary */
-          file: string;
-          /** @enum {string} */
-          format?: 'csv' | 'json' | 'ndjson';
-          /**
-           * @description Posts that the file does not have stay.
-           * @enum {string}
-           */
-          keep?: 'missing';
-        };
-      };
-    };
-    responses: {
-      /** @description What changed; of a preview, what would. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RunMade'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'posts-upsert': {
-    parameters: {
-      query?: {
-        /** @description `1`: nothing is kept. */
-        preview?: unknown;
-      };
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': {
-          [key: string]: unknown;
-        }[];
-      };
-    };
-    responses: {
-      /** @description Posts with ids that are there are changed in what is given; others are added. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RunMade'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-ruler': {
-    parameters: {
-      query?: {
-        filter?: unknown;
-        order?: 'asc' | 'desc';
-        sort?: unknown;
-        q?: unknown;
-      };
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PostRuler'];
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-snapshot': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description The index as bytes, for a browser that works on a lens. */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/octet-stream': string;
-        };
-      };
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemBody'];
-        };
-      };
-    };
-  };
-  'sources-copy': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        slug: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description A second source with the same posts. */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SourceView'];
         };
       };
       default: {
@@ -4692,6 +4573,136 @@ export interface operations {
       };
     };
   };
+  'sources-posts': {
+    parameters: {
+      query?: {
+        /** @description `field:term,term`, once or several times. */
+        filter?: unknown;
+        order?: 'asc' | 'desc';
+        /** @description Key of a field; else the best matches, or the newest. */
+        sort?: unknown;
+        size?: unknown;
+        page?: unknown;
+        /** @description Just these posts: ids, each encoded, with commas. */
+        ids?: unknown;
+        /** @description Words to find in titles, or in texts where there are none; or an id. */
+        q?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PostList'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'posts-replace': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'multipart/form-data': {
+          /** Format: binary */
+          file: string;
+          /** @enum {string} */
+          format?:
+            'csv' | 'tsv' | 'json' | 'ndjson' | 'jsonfeed' | 'rss' | 'atom' | 'markdown' | 'html' | 'ics' | 'xlsx';
+          /** @description How it is read, as JSON; without it as the file before. */
+          options?: string;
+          /**
+           * @description Posts that the file does not have stay.
+           * @enum {string}
+           */
+          keep?: 'missing';
+        };
+      };
+    };
+    responses: {
+      /** @description What changed; of a preview, what would. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'posts-upsert': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': {
+          [key: string]: unknown;
+        }[];
+      };
+    };
+    responses: {
+      /** @description Posts with ids that are there are changed in what is given; others are added. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['RunMade'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
   'posts-remove': {
     parameters: {
       query?: {
@@ -4774,6 +4785,480 @@ export interface operations {
         content: {
           'application/json': components['schemas']['RunMade'];
         };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-list': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceSummary'][];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-bringIn': {
+    parameters: {
+      query?: never;
+      header?: {
+        /** @description `respond-async`: the work is reported as a job. */
+        Prefer?: string;
+      };
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'multipart/form-data': {
+          /** Format: binary */
+          file?: string;
+          name?: string;
+          slug?: string;
+          /** @enum {string} */
+          format?:
+            'csv' | 'tsv' | 'json' | 'ndjson' | 'jsonfeed' | 'rss' | 'atom' | 'markdown' | 'html' | 'ics' | 'xlsx';
+          /** @description How it is read, as JSON. */
+          options?: string;
+          site?: string;
+          /** @description In a JSON body: the address its posts come from. */
+          url?: string;
+          /** @description The same: minutes between two looks. */
+          every?: number;
+        };
+        'application/json': {
+          /** Format: binary */
+          file?: string;
+          name?: string;
+          slug?: string;
+          /** @enum {string} */
+          format?:
+            'csv' | 'tsv' | 'json' | 'ndjson' | 'jsonfeed' | 'rss' | 'atom' | 'markdown' | 'html' | 'ics' | 'xlsx';
+          /** @description How it is read, as JSON. */
+          options?: string;
+          site?: string;
+          /** @description In a JSON body: the address its posts come from. */
+          url?: string;
+          /** @description The same: minutes between two looks. */
+          every?: number;
+        };
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      /** @description It is being read: `Location` tells where to ask how far it is. */
+      202: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['JobStatus'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-remove': {
+    parameters: {
+      query?: {
+        /** @description `1`: lenses on it go with it. */
+        lenses?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-change': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SourceBody'];
+      };
+    };
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-ruler': {
+    parameters: {
+      query?: {
+        filter?: unknown;
+        order?: 'asc' | 'desc';
+        sort?: unknown;
+        q?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['PostRuler'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-snapshot': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The index as bytes, for a browser that works on a lens. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/octet-stream': string;
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'sources-copy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description A second source with the same posts. */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['SourceView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'live-find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LiveView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'live-change': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LiveBody'];
+      };
+    };
+    responses: {
+      /** @description Where it comes from now. Posts stay until the next look. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LiveView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'live-stop': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'live-refresh': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RefreshBody'];
+      };
+    };
+    responses: {
+      /** @description What changed; of one that is held, what would. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['Refreshed'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'looks-look': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** @description An address; or a multipart body with one `file` or several, `format` and `options`. */
+    requestBody: {
+      content: {
+        'multipart/form-data': components['schemas']['LookBody'];
+        'application/json': components['schemas']['LookBody'];
+      };
+    };
+    responses: {
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['LookView'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'pings-ping': {
+    parameters: {
+      query?: never;
+      header?: {
+        /** @description `t=<seconds since 1970>,v1=<HMAC-SHA256 of "<t>.<id>" by the secret, in hex>`, no older than five minutes. */
+        'X-Ivy-Signature'?: string;
+      };
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
       default: {
         headers: {

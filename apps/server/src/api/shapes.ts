@@ -43,6 +43,9 @@ export type {
 } from '../studio/lenses/lens.view.js';
 export type { BroughtBack, DeletedView } from '../studio/deleted/deleted.service.js';
 export type { RunMade, RunView } from '../studio/runs/run.view.js';
+export type { LookView } from '../studio/looks/look.js';
+export type { LiveView } from '../studio/live/live.view.js';
+export type { Refreshed } from '../studio/live/live.service.js';
 export type { PostList } from '../studio/sources/posts.js';
 export type { PostRuler } from '../studio/sources/ruler.js';
 export type { TermChangeView, TermEffect, TermView } from '../studio/terms/term.view.js';

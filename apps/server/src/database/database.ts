@@ -9,6 +9,8 @@ import { ShapedTerms1700000000006 } from './migrations/6-shaped-terms.js';
 import { TouchedPosts1700000000007 } from './migrations/7-touched-posts.js';
 import { SavedAddresses1700000000008 } from './migrations/8-saved-addresses.js';
 import { AskedLenses1700000000009 } from './migrations/9-asked-lenses.js';
+import { LiveSources1700000000010 } from './migrations/10-live-sources.js';
+import { LiveRow } from './live.entity.js';
 import { Run, RunPost } from './run.entity.js';
 import { PostRow } from './post.entity.js';
 import { Release } from './release.entity.js';
@@ -26,6 +28,7 @@ export const entities = [
   TermRow,
   TermChangeRow,
   LensRow,
+  LiveRow,
   Release,
   SavedAddress,
   Run,
@@ -63,6 +66,7 @@ export function databaseOptions(url: string): DataSourceOptions {
       TouchedPosts1700000000007,
       SavedAddresses1700000000008,
       AskedLenses1700000000009,
+      LiveSources1700000000010,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'all',

@@ -31,9 +31,16 @@ export class Run {
   @Column({ type: 'timestamptz', default: () => 'now()' })
   at: Date;
 
-  /** A file in place of all posts, some posts by a program, some taken away, or another run undone. */
+  /** A file in place of all posts, what a feed holds now, some posts by a program, some taken away, or another run undone. */
   @Column({ type: 'text' })
-  how: 'file' | 'posts' | 'removal' | 'undo';
+  how: 'file' | 'live' | 'posts' | 'removal' | 'undo';
+
+  /** One that failed, or waits for a person, changed nothing; why is in `reason`. */
+  @Column({ type: 'text', default: 'done' })
+  state: 'done' | 'failed' | 'held';
+
+  @Column({ type: 'text', nullable: true })
+  reason: string | null;
 
   @Column({ name: 'file_name', type: 'text', default: '' })
   fileName: string;

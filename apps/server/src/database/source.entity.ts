@@ -1,4 +1,5 @@
 import { Column, CreateDateColumn, DeleteDateColumn, Entity, PrimaryGeneratedColumn, UpdateDateColumn } from 'typeorm';
+import type { ReadOptions } from '@ivy/formats';
 import type { FieldDescription, Finding, Rejection } from '@ivy/core';
 
 /** Posts brought in from a file, with the fields found in them. */
@@ -19,6 +20,10 @@ export class Source {
 
   @Column({ name: 'file_name', type: 'text' })
   fileName: string;
+
+  /** How the file is read, where that was said and not found. */
+  @Column({ type: 'jsonb', default: {} })
+  options: ReadOptions;
 
   /** Origin that links and pictures without one belong to. */
   @Column({ type: 'text', nullable: true })

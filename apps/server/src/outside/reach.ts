@@ -5,9 +5,12 @@ export type Reach = readonly string[];
 
 /** Reads `IVY_REACH`: hosts with commas between them. */
 export function readReach(env: Readonly<Record<string, string | undefined>>): Reach {
-  // the demo site is the owner's own, and started with the server
-  const demo = env.IVY_DEMO_SITE && URL.canParse(env.IVY_DEMO_SITE) ? new URL(env.IVY_DEMO_SITE).host : '';
-  return `${env.IVY_REACH ?? ''},${demo}`
+  // the demo's site and press are the owner's own, and started with the server
+  const demo = [env.IVY_DEMO_SITE, env.IVY_DEMO_PRESS].map((one) =>
+    one && URL.canParse(one) ? new URL(one).host : '',
+  );
+  return [env.IVY_REACH ?? '', ...demo]
+    .join(',')
     .split(',')
     .map((host) => host.trim().toLowerCase())
     .filter((host) => host !== '');

@@ -3,6 +3,7 @@ import { DeliveryModule } from '../delivery/delivery.module.js';
 import { SharedModule } from '../shared/shared.module.js';
 import { AboutController } from './about/about.controller.js';
 import { IntakeModule } from './intake/intake.module.js';
+import { LiveModule } from './live/live.module.js';
 import { LensesModule } from './lenses/lenses.module.js';
 import { CheckModule } from './check/check.module.js';
 import { DemoController } from './demo/demo.controller.js';
@@ -31,6 +32,7 @@ import { SourcesModule } from './sources/sources.module.js';
     FieldsModule,
     TermsModule,
     RunsModule,
+    LiveModule,
     DeletedModule,
   ],
   controllers: [AboutController, DemoController, EventsController, PreviewController, FrameController],

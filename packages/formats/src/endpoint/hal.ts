@@ -17,8 +17,8 @@ export function withoutLinks(record: Plain): Plain {
     const groups = groupsIn(value);
     for (const group of groups) {
       const key = keyFor(result, name, group);
-      const [first] = group;
-      result[key] = group.length === 1 && !Array.isArray(result[key]) && !Array.isArray(value) ? first : group;
+      const isOne = group.length === 1 && !Array.isArray(result[key]) && !Array.isArray(value);
+      result[key] = isOne ? (nameOf(group[0]!) ?? group[0]) : group;
     }
   }
   return result;
@@ -43,6 +43,12 @@ function keyFor(record: Plain, name: string, group: readonly Plain[]): string {
   });
   const [alike] = [...holds].sort(([a], [b]) => likeness(b, name) - likeness(a, name));
   return alike?.[0] ?? (name in record && !Array.isArray(record[name]) ? `${name} 2` : name);
+}
+
+/** What one thing is called, if it says so. */
+function nameOf(thing: Plain): string | undefined {
+  const name = ['name', 'label', 'title'].map((key) => thing[key]).find((said) => typeof said === 'string');
+  return name as string | undefined;
 }
 
 function likeness(key: string, name: string): number {

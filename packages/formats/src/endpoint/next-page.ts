@@ -49,7 +49,7 @@ export function nextOf(answered: Answered): { address: string; paging: Paging } 
 
 /** The target of `rel=next` in a `Link` header (RFC 8288). */
 export function nextInHeader(link: string): string | null {
-  for (const [, target, parameters] of link.matchAll(/<([^>]*)>((?:\s*;\s*[^;,"]+(?:="[^"]*")?)*)/g)) {
+  for (const [, target, parameters] of link.matchAll(/<([^>]*)>((?:\s*;\s*[^;,"=]+(?:=(?:"[^"]*"|[^;,"]*))?)*)/g)) {
     const rel = /;\s*rel\s*=\s*(?:"([^"]*)"|([^\s;,]+))/i.exec(parameters ?? '');
     const rels = (rel?.[1] ?? rel?.[2] ?? '').toLowerCase().split(/\s+/);
     if (rels.includes('next')) return target!;

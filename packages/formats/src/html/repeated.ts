@@ -128,11 +128,11 @@ function partsOf(item: Element, base: string): Part[] {
 /** What a part is called: by its class, if that is words; else it is text. */
 function nameOf(element: Element): string {
   for (let node: Element | null = element, up = 0; node && up < 2; node = parentOf(node), up++) {
-    const named = classesOf(node).find((one) => /^[a-z][a-z]*(?:[_-]+[a-z]+)*$/i.test(one) && one.length > 2);
+    const named = classesOf(node).find((one) => /^[a-z][a-z]*(?:[_-]+[a-z]+)*$/i.test(one) && one.length > 1);
     if (named !== undefined) {
       const last = named
         .split(/__|--|_|-/)
-        .filter((part) => part.length > 2)
+        .filter((part) => part.length > 1)
         .at(-1);
       return (last ?? named).toLowerCase();
     }

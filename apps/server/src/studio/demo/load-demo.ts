@@ -10,6 +10,8 @@ import { LensesService } from '../lenses/lenses.service.js';
 import { Problem } from '../../problem/problem.js';
 import { nameOfHost } from '../../doors/doors.js';
 import { fromRoot } from '../../shared/paths.js';
+import { oneFile } from '../intake/given-files.js';
+import { LiveService } from '../live/live.service.js';
 import { SourcesService } from '../sources/sources.service.js';
 
 /** A part of the demo: a source, and lenses on it or on one that was there before. */
@@ -80,12 +82,50 @@ export async function loadDemo(app: Services, site: string, again = false): Prom
   for (const { source } of Object.values(parts)) {
     await database.getRepository(Source).update({ slug: source }, { site });
   }
-  for (const [name, part] of Object.entries(parts)) {
+  await keepPressCurrent(database);
+  const loaders = {
+    ...Object.fromEntries(Object.entries(parts).map(([name, part]) => [name, () => loadPart(app, part, site)])),
+    press: () => loadPress(app),
+  };
+  for (const [name, load] of Object.entries(loaders)) {
     if (loaded.includes(name) && !again) continue;
-    if (!(await loadPart(app, part, site))) continue;
+    if (!(await load())) continue;
     if (!loaded.includes(name)) loaded.push(name);
     await settings.save({ key: 'demo', value: { loaded } });
   }
+}
+
+/** The source of the demo that is fetched from its press, and minutes between two looks. */
+const pressSource = { slug: 'wardens-press', name: 'Wardens’ press', path: '/api/notes', every: 5 };
+
+/** @returns whether it is there: the press may be elsewhere, or not be started at all */
+async function loadPress(app: Services): Promise<boolean> {
+  const press = process.env.IVY_DEMO_PRESS;
+  if (press === undefined) return false;
+  const { slug, name, path, every } = pressSource;
+  try {
+    await onlyIfNew(async () => {
+      await app.get<LiveService>(LiveService).create({ slug, name, url: press + path, every });
+    });
+    return true;
+  } catch (error) {
+    // it is loaded at the next start then
+    if (error instanceof Problem) return false;
+    throw error;
+  }
+}
+
+/** The press may stand at another port than the last time. */
+async function keepPressCurrent(database: DataSource): Promise<void> {
+  const press = process.env.IVY_DEMO_PRESS;
+  if (press === undefined) return;
+  const { slug, path } = pressSource;
+  const feeds = [{ address: press + path, name: new URL(press).host }];
+  await database.query(
+    `UPDATE live SET feeds = $2::jsonb, pages = '[]', joins = NULL FROM source WHERE source.id = source_id AND source.slug = $1
+     AND jsonb_array_length(feeds) = 1 AND feeds #>> '{0,address}' ~ ('^http://[^/]+' || $3 || '$') AND feeds <> $2::jsonb`,
+    [slug, JSON.stringify(feeds), path],
+  );
 }
 
 /** @returns whether there was something to load */
@@ -97,7 +137,7 @@ async function loadPart(app: Services, part: DemoPart, site: string): Promise<bo
   if (!existsSync(path)) return false;
   await onlyIfNew(async () => {
     const { file: fileName, name, source: slug } = part;
-    await sources.bringIn({ path, size: statSync(path).size, fileName, name, slug, site });
+    await sources.bringIn({ given: oneFile(path, fileName), size: statSync(path).size, fileName, name, slug, site });
   });
   for (const { slug, source, name, note } of part.lenses) {
     await onlyIfNew(async () => {

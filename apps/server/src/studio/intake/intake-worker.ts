@@ -10,25 +10,27 @@ import {
   type RawRecord,
   type Records,
 } from '@ivy/core';
-import { FileProblem, readFile, type FileFormat } from '@ivy/formats';
-import { readFileSync } from 'node:fs';
+import { FileProblem, type FileReading } from '@ivy/formats';
 import type { MessagePort } from 'node:worker_threads';
 import type { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
 import { begin, withClient } from '../../database/worker-client.js';
 import { freeSlug } from '../../shared/slugs.js';
+import { insertLive, type LiveColumns } from '../live/live-rows.js';
+import { readOnDisk, type FilesOnDisk } from './given-files.js';
 import { insertTerms } from '../../database/term-rows.js';
 
 /** A file to be read, in a thread of its own, and what was said about it. */
 export interface IntakeTask {
   /** The source is to have this id. */
   id: string;
-  path: string;
+  given: FilesOnDisk;
   fileName: string;
   name: string;
   slug: string | null;
-  format: FileFormat | null;
   site: string | null;
+  /** Where its posts come from by themselves; null for a file alone. */
+  live: LiveColumns | null;
   databaseUrl: string;
   /** Called with how far it is. */
   port: MessagePort | null;
@@ -46,13 +48,11 @@ export type IntakeResult = { refused: null } | { refused: { status: number; code
 /** Reads a file and keeps it as a new source: everything in one transaction, or nothing. */
 export default async function intake(task: IntakeTask): Promise<IntakeResult> {
   try {
-    const { format, records } = readFile(readFileSync(task.path), task.fileName, {
-      ...(task.format !== null && { format: task.format }),
-    });
-    const fields = discoverFields(records);
+    const reading = readOnDisk(task.given, today());
+    const fields = discoverFields(reading.records);
     await withClient(task.databaseUrl, 'ivy-lens intake', async (client) => {
       await begin(client, true);
-      await keep(client, task, format, fields, records);
+      await keep(client, task, reading, fields);
       await client.query('COMMIT');
     });
     return { refused: null };
@@ -61,6 +61,11 @@ export default async function intake(task: IntakeTask): Promise<IntakeResult> {
     if (!refused) throw error;
     return { refused };
   }
+}
+
+/** The day it is, `YYYY-MM-DD`. */
+function today(): string {
+  return new Date().toISOString().slice(0, 10);
 }
 
 class Refused extends Error {
@@ -92,33 +97,33 @@ function isTaken(error: unknown): boolean {
 async function keep(
   client: Client,
   task: IntakeTask,
-  format: FileFormat,
+  { format, records, rejected: broken = [] }: FileReading,
   fields: readonly Field[],
-  records: Records,
 ): Promise<void> {
-  const { id } = task;
+  const { id, live } = task;
   // the name it goes by is settled last, so that of several sources of one name none waits for another to be read
   await client.query(
-    `INSERT INTO source (id, slug, name, format, file_name, site, posts, fields, findings, rejected)
-     VALUES ($1::uuid, $1::uuid::text, $2, $3, $4, $5, 0, '[]', '[]', '[]')`,
-    [id, task.name, format, task.fileName.slice(0, 200), task.site],
+    `INSERT INTO source (id, slug, name, format, file_name, site, options, posts, fields, findings, rejected)
+     VALUES ($1::uuid, $1::uuid::text, $2, $3, $4, $5, $6::jsonb, 0, '[]', '[]', '[]')`,
+    [id, task.name, format, task.fileName.slice(0, 200), task.site, JSON.stringify(task.given.options)],
   );
-  const today = new Date().toISOString().slice(0, 10);
-  const { reader, describer } = await keepPosts(client, id, fields, records, today, task.port);
+  const { reader, describer } = await keepPosts(client, id, fields, records, today(), task.port);
   if (reader.posts === 0) {
     throw new Refused(422, 'no-posts', 'No record of the file has a value, so there is nothing to bring in.');
   }
+  const rejected = [...broken, ...reader.rejected];
   const { fields: described, findings, terms: taxonomies } = summarise(reader.records, describer);
   for (const [field, terms] of Object.entries(taxonomies)) await insertTerms(client, id, field, terms);
   await client.query(
     'UPDATE source SET posts = $2, fields = $3::jsonb, findings = $4::jsonb, rejected = $5::jsonb WHERE id = $1',
-    [id, reader.posts, JSON.stringify(described), JSON.stringify(findings), JSON.stringify(reader.rejected)],
+    [id, reader.posts, JSON.stringify(described), JSON.stringify(findings), JSON.stringify(rejected)],
   );
   await client.query(
     `INSERT INTO run (source_id, how, file_name, added, changed, unchanged, removed, total, rejected)
-     VALUES ($1, 'file', $2, $3, 0, 0, 0, $3, $4::jsonb)`,
-    [id, task.fileName.slice(0, 200), reader.posts, JSON.stringify(reader.rejected)],
+     VALUES ($1, $5, $2, $3, 0, 0, 0, $3, $4::jsonb)`,
+    [id, task.fileName.slice(0, 200), reader.posts, JSON.stringify(rejected), live ? 'live' : 'file'],
   );
+  if (live) await insertLive(client, id, live);
   await giveSlug(client, task);
 }
 

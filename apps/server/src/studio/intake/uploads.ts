@@ -9,13 +9,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Transform, type TransformCallback } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { FileOnDisk, FilesOnDisk } from './given-files.js';
 import { brokenText } from '../../doors/bodies.js';
 import { Problem } from '../../problem/problem.js';
 
-/** A file as it came, on disk until it is read. */
+/** Files as they came, on disk until they are read. */
 export interface Upload {
-  path: string;
+  given: FilesOnDisk;
+  /** Bytes of them all. */
   size: number;
+  /** What one is called; several by the first and how many more. */
   fileName: string;
   /** Text parts, last one of a name winning. */
   parts: Record<string, string>;
@@ -44,13 +47,13 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
     await rm(this.#folder, { recursive: true, force: true });
   }
 
-  /** Reads a multipart body: one part `file`, and text parts. */
+  /** Reads a multipart body: one part `file` or several, and text parts. */
   async receive(request: FastifyRequest): Promise<Upload> {
     if (!request.isMultipart()) {
       throw new Problem(415, 'not-multipart', 'Send the file as multipart/form-data, in a part called “file”.');
     }
     await this.#checkRoom();
-    const path = join(await mkdtemp(join(this.#folder, 'file-')), 'posts');
+    const folder = await mkdtemp(join(this.#folder, 'file-'));
     this.#files++;
     let size = 0;
     let isHere = true;
@@ -59,7 +62,7 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
       isHere = false;
       this.#files--;
       this.#bytes -= size;
-      await rm(join(path, '..'), { recursive: true, force: true });
+      await rm(folder, { recursive: true, force: true });
     };
     const count = (bytes: number) => {
       size += bytes;
@@ -67,8 +70,12 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
       if (this.#bytes > uploadLimits.bytes) throw tooMany();
     };
     try {
-      const { fileName, parts } = await readParts(request, path, count);
-      return { path, size, fileName, parts, discard };
+      const { files, parts } = await readParts(request, folder, count);
+      const [first] = files;
+      const more = files.length - 1;
+      const fileName = more === 0 ? first!.name : `${first!.name} and ${more} more`;
+      const given = { files, format: null, options: {}, field: more === 0 ? null : 'file', joins: [] };
+      return { given, size, fileName, parts, discard };
     } catch (error) {
       await discard();
       throw error;
@@ -95,19 +102,20 @@ function tooMany(): Problem {
 
 async function readParts(
   request: FastifyRequest,
-  path: string,
+  folder: string,
   count: (bytes: number) => void,
-): Promise<Pick<Upload, 'fileName' | 'parts'>> {
+): Promise<{ files: FileOnDisk[]; parts: Record<string, string> }> {
   const parts: [string, string][] = [];
-  let fileName: string | undefined;
+  const files: FileOnDisk[] = [];
   for await (const part of request.parts()) {
     if (part.type === 'field') parts.push([part.fieldname, textOf(part.fieldname, part.value)]);
-    else if (part.fieldname === 'file' && fileName === undefined) fileName = await keepFile(part, path, count);
-    else part.file.resume();
+    else if (part.fieldname === 'file') {
+      const path = join(folder, `posts-${files.length}`);
+      files.push({ path, name: await keepFile(part, path, count) });
+    } else part.file.resume();
   }
-  if (fileName === undefined)
-    throw new Problem(400, 'no-file', 'The body has no file. Send one in a part called “file”.');
-  return { fileName, parts: Object.fromEntries(parts) };
+  if (files.length === 0) throw new Problem(400, 'no-file', 'The body has no file. Send one in a part called “file”.');
+  return { files, parts: Object.fromEntries(parts) };
 }
 
 function textOf(name: string, value: unknown): string {

@@ -93,7 +93,7 @@ export async function keepRun(
     [
       sourceId,
       what.how,
-      what.how === 'file' ? file.fileName : '',
+      what.how === 'file' || what.how === 'live' ? file.fileName : '',
       diff.added,
       diff.changed,
       diff.unchanged,

@@ -1,4 +1,5 @@
 import type { FieldDescription, Finding, Rejection } from '@ivy/core';
+import type { ReadOptions } from '@ivy/formats';
 import type { Client } from 'pg';
 import type { KeptPost } from './bring.js';
 
@@ -13,6 +14,8 @@ export interface SourceState {
   /** Posts that are answered. */
   posts: number;
   fileName: string;
+  /** How the file is read, where that was said. */
+  options: ReadOptions;
 }
 
 /** The posts of a source by their ids, in their order. */

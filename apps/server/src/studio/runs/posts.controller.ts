@@ -18,6 +18,7 @@ import { ApiBody, ApiConsumes, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { FastifyRequest } from 'fastify';
 import { Answers, Refuses } from '../../api/describe.js';
 import { Problem } from '../../problem/problem.js';
+import { readOptions } from '../sources/intake.body.js';
 import { Uploads } from '../intake/uploads.js';
 import type { Bringing } from './run-task.js';
 import type { RunLooked, RunMade, RunView } from './run.view.js';
@@ -44,6 +45,7 @@ export class PostsController {
       properties: {
         file: { type: 'string', format: 'binary' },
         format: { type: 'string', enum: [...fileFormats] },
+        options: { type: 'string', description: 'How it is read, as JSON; without it as the file before.' },
         keep: { type: 'string', enum: ['missing'], description: 'Posts that the file does not have stay.' },
       },
     },
@@ -62,10 +64,10 @@ export class PostsController {
     @Req() request: FastifyRequest,
   ): Promise<RunMade | RunLooked> {
     const upload = await this.uploads.receive(request);
-    const { path, fileName, parts } = upload;
+    const { fileName, parts } = upload;
     try {
-      const format = formatIn(parts.format);
-      const what = { how: 'file', path, fileName, format, keepsMissing: parts.keep === 'missing' } as const;
+      const given = { ...upload.given, format: formatIn(parts.format), options: await readOptions(parts.options) };
+      const what = { how: 'file', given, fileName, keepsMissing: parts.keep === 'missing' } as const;
       return await (preview === '1' ? this.runs.preview(slug, what) : this.runs.bring(slug, what));
     } finally {
       await upload.discard();

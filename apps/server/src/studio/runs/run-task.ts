@@ -1,9 +1,11 @@
 import type { RawRecord } from '@ivy/core';
-import type { FileFormat } from '@ivy/formats';
+import type { FilesOnDisk } from '../intake/given-files.js';
 
 /** What comes: a file in place of all posts, some posts beside the others, some that go, or what a run did, undone. */
 export type Bringing =
-  | { how: 'file'; path: string; fileName: string; format: FileFormat | null; keepsMissing: boolean }
+  | { how: 'file'; given: FilesOnDisk; fileName: string; keepsMissing: boolean }
+  /** What a feed or an endpoint holds now; where too much of it is gone, it is told and not kept. */
+  | { how: 'live'; given: FilesOnDisk; fileName: string; guards: boolean }
   | { how: 'posts'; records: RawRecord[] }
   | { how: 'removal'; ids: string[] }
   | { how: 'undo'; run: number };

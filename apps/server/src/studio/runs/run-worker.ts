@@ -1,6 +1,5 @@
-import { fieldWithRole, type RawRecord } from '@ivy/core';
+import { fieldWithRole, type Field, type RawRecord, type Rejection } from '@ivy/core';
 import type { FileProblem } from '@ivy/formats';
-import { readFileSync } from 'node:fs';
 import type { Client } from 'pg';
 import { refusalOfDatabase } from '../../database/outage.js';
 import type { FileState, Made } from '../../database/run.entity.js';
@@ -25,6 +24,8 @@ export type RunResult =
       preview: RunPreview | null;
       /** Whether few posts changed among many, which were not read. */
       isFew: boolean;
+      /** Whether nothing was kept, since it would take too much away. */
+      isHeld: boolean;
     };
 
 export default async function run(task: RunTask): Promise<RunResult> {
@@ -40,7 +41,7 @@ export default async function run(task: RunTask): Promise<RunResult> {
 async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
   await begin(client, task.keeps);
   const { rows } = await client.query<SourceState>(
-    `SELECT fields, findings, rejected, posts, file_name AS "fileName" FROM source WHERE id = $1 ${task.keeps ? 'FOR UPDATE' : ''}`,
+    `SELECT fields, findings, rejected, posts, file_name AS "fileName", options FROM source WHERE id = $1 ${task.keeps ? 'FOR UPDATE' : ''}`,
     [task.sourceId],
   );
   const [source] = rows;
@@ -49,33 +50,45 @@ async function bringIn(client: Client, task: RunTask): Promise<RunResult> {
   if (few) {
     const id = await keepRun(client, task, few.kept, few.brought, few.rest);
     await client.query('COMMIT');
-    return { refused: null, run: id, diff: few.rest.diff, preview: null, isFew: true };
+    return { refused: null, run: id, diff: few.rest.diff, preview: null, isFew: true, isHeld: false };
   }
   const kept = await readKept(client, task.sourceId);
-  const { fields, records } = await nextOf(client, task, source, kept);
+  const { fields, records, rejected: broken = [] } = await nextOf(client, task, source, kept);
   const known = await readTerms(client, task.sourceId);
   const references = await readReferences(client, fields);
-  const read = bring(kept, fields, records, known, { today: task.today, references });
+  const all = bring(kept, fields, records, known, { today: task.today, references });
+  const read = { ...all, rejected: [...broken, ...all.rejected] };
   const undoes = task.what.how === 'undo' ? await madeBy(client, task.what.run) : null;
   const brought = undoes ? without(read, undoes) : read;
-  if (brought.answered === 0 && kept.size > 0 && task.what.how === 'file') {
-    throw new Refused(422, 'no-posts', 'No record of the file has a value, so nothing would be left.');
+  const { what } = task;
+  if (brought.answered === 0 && kept.size > 0 && (what.how === 'file' || what.how === 'live')) {
+    throw new Refused(422, 'no-posts', 'No record of it has a value, so nothing would be left.');
   }
   const diff = diffOf(brought);
+  if (what.how === 'live' && what.guards && diff.removed > kept.size * mostGone) {
+    return { refused: null, run: null, diff, preview: null, isFew: false, isHeld: true };
+  }
+  // a look at a feed that has nothing new is no run
+  if (what.how === 'live' && brought.written.length === 0 && diff.removed === 0) {
+    return { refused: null, run: null, diff, preview: null, isFew: false, isHeld: false };
+  }
   if (!task.keeps) {
     const preview = await previewOf(client, task.sourceId, source, kept, brought, diff);
-    return { refused: null, run: null, diff, preview, isFew: false };
+    return { refused: null, run: null, diff, preview, isFew: false, isHeld: false };
   }
   const made = madeNew(source, known, brought);
   const file = fileOf(task, source, brought, undoes);
   const id = await keepRun(client, task, kept, brought, { diff, made, file, touched: null });
   await client.query('COMMIT');
-  return { refused: null, run: id, diff, preview: null, isFew: false };
+  return { refused: null, run: id, diff, preview: null, isFew: false, isHeld: false };
 }
+
+/** What share of the posts may be gone at once without a person having looked. */
+const mostGone = 1 / 3;
 
 /** The file that the posts are of then, with the records of it that became none. */
 function fileOf({ what }: RunTask, source: SourceState, { rejected }: Brought, undoes: Made | null): FileState {
-  if (what.how === 'file') return { fileName: what.fileName.slice(0, 200), rejected };
+  if (what.how === 'file' || what.how === 'live') return { fileName: what.fileName.slice(0, 200), rejected };
   return undoes?.file ?? { fileName: source.fileName, rejected: source.rejected };
 }
 
@@ -91,31 +104,32 @@ function refusalOf(error: unknown): { status: number; code: string; detail: stri
 /** All records the source is to have, and its fields then. */
 async function nextOf(
   client: Client,
-  { sourceId, what }: RunTask,
-  { fields }: SourceState,
+  { sourceId, what, today }: RunTask,
+  { fields, fileName, options }: SourceState,
   kept: Map<string, KeptPost>,
-) {
+): Promise<{ fields: Field[]; records: NextRecord[]; rejected?: Rejection[] }> {
   const all = [...kept.values()];
   switch (what.how) {
-    case 'file': {
+    case 'file':
+    case 'live': {
       // readers of files take most of a second to be loaded, and posts that come as such do without
-      const { readFile } = await import('@ivy/formats');
-      const { records } = readFile(readFileSync(what.path), what.fileName, {
-        ...(what.format !== null && { format: what.format }),
-      });
+      const { readOnDisk } = await import('../intake/given-files.js');
+      const isAsBefore = Object.keys(what.given.options).length === 0 && endingOf(what.fileName) === endingOf(fileName);
+      const given = isAsBefore ? { ...what.given, options } : what.given;
+      const { records, rejected = [] } = readOnDisk(given, today);
       const idKey = fieldWithRole(fields, 'id')?.key;
       const names = records.names ?? [...new Set([...records].flatMap((record) => Object.keys(record)))];
       if (idKey !== undefined && !names.includes(idKey)) {
-        const detail = `Posts of this source are known by “${idKey}”, which the file does not have. Bring it in as a source of its own.`;
+        const detail = `Posts of this source are known by “${idKey}”, which this does not have. Bring it in as a source of its own.`;
         throw new Refused(422, 'no-id', detail);
       }
       const next = fieldsWith(fields, records);
       const came: NextRecord[] = Array.from(records, (raw) => ({ raw }));
-      if (!what.keepsMissing) return { fields: next, records: came };
+      if (what.how === 'live' || !what.keepsMissing) return { fields: next, records: came, rejected };
       // posts that name no id are known by their places in the file
       const here = new Set(came.map(({ raw }, i) => idOf(raw, next) || `post-${i + 1}`));
       const missing = all.filter(({ id, raw }) => !here.has(id) && !here.has(idOf(raw, next)));
-      return { fields: next, records: [...came, ...missing.map(asNext)] };
+      return { fields: next, records: [...came, ...missing.map(asNext)], rejected };
     }
     case 'posts': {
       const next = fieldsWith(fields, what.records);
@@ -135,6 +149,10 @@ async function nextOf(
   }
 }
 
+function endingOf(name: string): string {
+  return /\.\w+$/.exec(name)?.[0].toLowerCase() ?? '';
+}
+
 function asNext({ id, raw }: KeptPost): NextRecord {
   return { id, raw };
 }
@@ -147,7 +165,7 @@ async function recordsBefore(
   all: readonly KeptPost[],
 ): Promise<NextRecord[]> {
   const { rows: newest } = await client.query<{ id: number }>(
-    `SELECT id FROM run WHERE source_id = $1 AND NOT undone AND how <> 'undo' ORDER BY id DESC LIMIT 1`,
+    `SELECT id FROM run WHERE source_id = $1 AND NOT undone AND how <> 'undo' AND state = 'done' ORDER BY id DESC LIMIT 1`,
     [sourceId],
   );
   const { rows: first } = await client.query<{ id: number }>('SELECT min(id) AS id FROM run WHERE source_id = $1', [

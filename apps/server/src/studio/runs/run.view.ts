@@ -7,15 +7,15 @@ export interface RunView {
   id: number;
   /** Moment, as ISO 8601 writes it. */
   at: string;
-  how: 'file' | 'posts' | 'removal' | 'undo';
+  how: 'file' | 'live' | 'posts' | 'removal' | 'undo';
   fileName: string;
-  state: 'done' | 'undone';
+  state: 'done' | 'undone' | 'failed' | 'held';
   added: number;
   changed: number;
   unchanged: number;
   removed: number;
   rejected: Rejection[];
-  /** Why it failed; null: it did not. What fails changes nothing, and is told to whoever asked for it. */
+  /** Why it failed, or waits; null: it did not. Such a run changed nothing. */
   reason: string | null;
   /** Posts there were after it. */
   posts: number;
@@ -30,20 +30,22 @@ export type RunLooked = RunPreview & { run: null };
 
 /** @param runs  the newest first, all of them or as many as are shown */
 export function runViews(runs: readonly Run[]): RunView[] {
-  const newest = runs.find(({ how, undone }) => how !== 'undo' && !undone);
-  return runs.map(({ id, at, how, fileName, undone, added, changed, unchanged, removed, total, rejected }, i) => ({
-    id,
-    at: at.toISOString(),
-    how,
-    fileName,
-    state: undone ? 'undone' : 'done',
-    added,
-    changed,
-    unchanged,
-    removed,
-    rejected,
-    reason: null,
-    posts: total,
-    undoable: newest?.id === id && i < runs.length - 1,
-  }));
+  const newest = runs.find(({ how, undone, state }) => how !== 'undo' && !undone && state === 'done');
+  return runs.map(
+    ({ id, at, how, fileName, undone, state, reason, added, changed, unchanged, removed, total, rejected }, i) => ({
+      id,
+      at: at.toISOString(),
+      how,
+      fileName,
+      state: undone ? 'undone' : state,
+      added,
+      changed,
+      unchanged,
+      removed,
+      rejected,
+      reason,
+      posts: total,
+      undoable: newest?.id === id && i < runs.length - 1,
+    }),
+  );
 }

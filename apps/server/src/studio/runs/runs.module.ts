@@ -9,5 +9,6 @@ import { RunsService } from './runs.service.js';
   imports: [SharedModule, IntakeModule, SourcesModule],
   controllers: [PostsController],
   providers: [RunsService],
+  exports: [RunsService],
 })
 export class RunsModule {}

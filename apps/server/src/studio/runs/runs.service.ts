@@ -77,6 +77,12 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     return { run, ...diff };
   }
 
+  /** Brings in what a feed holds now; where too much would go, only what that would be is told. */
+  async bringLive(slug: string, what: Extract<Bringing, { how: 'live' }>): Promise<RunMade & { isHeld: boolean }> {
+    const { run, diff, isHeld } = await this.#run(slug, what, true);
+    return { run, ...diff, isHeld };
+  }
+
   async undo(slug: string, run: number): Promise<RunMade> {
     const { id: sourceId } = await this.sources.find(slug);
     if (!(await this.database.getRepository(Run).existsBy({ id: run, sourceId }))) throw notFound('run', String(run));
@@ -86,7 +92,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   async #run(slug: string, what: Bringing, keeps: boolean) {
     const source = await this.sources.find(slug);
     const result = await this.#thread.run({ ...this.#task(source.id), what, keeps });
-    if (keeps) {
+    if (keeps && result.run !== null) {
       await this.changes.tell({ kind: 'source', id: source.id, few: result.isFew });
       this.#settleSoon();
     }

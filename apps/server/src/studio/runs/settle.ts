@@ -39,7 +39,7 @@ export default async function settle({ sourceId, today, databaseUrl }: SettleTas
 async function settleIn(client: Client, sourceId: string, today: string): Promise<void> {
   await client.query('BEGIN ISOLATION LEVEL REPEATABLE READ');
   const { rows } = await client.query<SourceState>(
-    `SELECT fields, findings, rejected, posts, file_name AS "fileName" FROM source WHERE id = $1 AND settles`,
+    `SELECT fields, findings, rejected, posts, file_name AS "fileName", options FROM source WHERE id = $1 AND settles`,
     [sourceId],
   );
   const [source] = rows;

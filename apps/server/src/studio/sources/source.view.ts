@@ -1,4 +1,5 @@
 import { isRemark, type FieldDescription, type Finding, type Rejection } from '@ivy/core';
+import type { LiveView } from '../live/live.view.js';
 import type { Source } from '../../database/source.entity.js';
 
 /** What a field holds, and how many posts have it. */
@@ -26,6 +27,8 @@ export interface SourceSummary {
   fileName: string;
   /** Moment, as ISO 8601 writes it. */
   updatedAt: string;
+  /** How it is with one that comes from an address; null for one of a file. */
+  live: LiveView['state'] | null;
 }
 
 /** A source with all that was found in it. */
@@ -42,9 +45,11 @@ export interface SourceView {
   fields: FieldDescription[];
   findings: Finding[];
   rejected: Rejection[];
+  /** Where it comes from by itself; null for one of a file. */
+  live: LiveView | null;
 }
 
-export function summaryOf(source: Source): SourceSummary {
+export function summaryOf(source: Source, live: LiveView | null): SourceSummary {
   const { slug, name, posts, fileName } = source;
   return {
     slug,
@@ -55,10 +60,11 @@ export function summaryOf(source: Source): SourceSummary {
     findingCount: source.findings.filter((finding) => !isRemark(finding)).length,
     fields: source.fields.slice(0, fieldsShown).map(({ key, label, type, filled }) => ({ key, label, type, filled })),
     updatedAt: source.updatedAt.toISOString(),
+    live: live?.state ?? null,
   };
 }
 
-export function viewOf(source: Source): SourceView {
+export function viewOf(source: Source, live: LiveView | null): SourceView {
   const { slug, name, posts, format, fileName, site, fields, findings, rejected } = source;
   return {
     slug,
@@ -70,6 +76,7 @@ export function viewOf(source: Source): SourceView {
     fields: fields.map((field) => ({ ...field, left: field.left ?? false })),
     findings,
     rejected,
+    live,
     updatedAt: source.updatedAt.toISOString(),
   };
 }

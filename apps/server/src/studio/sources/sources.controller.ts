@@ -7,7 +7,11 @@ import { Problem } from '../../problem/problem.js';
 import { bodyPipe } from '../../problem/body.pipe.js';
 import { inTurns } from '../../shared/turns.js';
 import { IndexCache } from '../../delivery/index-cache.js';
-import { IntakeBody, SourceBody } from './intake.body.js';
+import { fileFormats } from '@ivy/formats';
+import type { Source } from '../../database/source.entity.js';
+import { LiveSourceBody } from '../live/live.bodies.js';
+import { LiveService } from '../live/live.service.js';
+import { IntakeBody, readOptions, SourceBody } from './intake.body.js';
 import { summaryOf, viewOf, type SourceSummary, type SourceView } from './source.view.js';
 import { postQuery } from './post-query.js';
 import { findPosts, postsWithIds, type PostList } from './posts.js';
@@ -19,6 +23,9 @@ import { Uploads } from '../intake/uploads.js';
 /** Posts up to which a browser is sent the whole index: some 20 MB. */
 const mostPostsSent = 50_000;
 
+/** Brings posts in, and tells of what came of it. */
+type Reader = (signal: AbortSignal, handle?: JobHandle) => Promise<SourceView>;
+
 @ApiTags('sources')
 @Controller('api/v1/sources')
 export class SourcesController {
@@ -27,26 +34,31 @@ export class SourcesController {
     private readonly indexes: IndexCache,
     private readonly uploads: Uploads,
     private readonly jobs: Jobs,
+    private readonly live: LiveService,
   ) {}
 
   @Get()
   @Answers('SourceSummary', { of: 'list' })
   async list(): Promise<SourceSummary[]> {
-    return (await this.sources.list()).map(summaryOf);
+    const sources = await this.sources.list();
+    const live = await this.live.viewsOf(sources);
+    return sources.map((source) => summaryOf(source, live.get(source.id) ?? null));
   }
 
   @Post()
-  @ApiConsumes('multipart/form-data')
+  @ApiConsumes('multipart/form-data', 'application/json')
   @ApiBody({
     schema: {
       type: 'object',
-      required: ['file'],
       properties: {
         file: { type: 'string', format: 'binary' },
         name: { type: 'string', maxLength: 120 },
         slug: { type: 'string' },
-        format: { type: 'string', enum: ['csv', 'json', 'ndjson'] },
+        format: { type: 'string', enum: [...fileFormats] },
+        options: { type: 'string', description: 'How it is read, as JSON.' },
         site: { type: 'string' },
+        url: { type: 'string', description: 'In a JSON body: the address its posts come from.' },
+        every: { type: 'integer', description: 'The same: minutes between two looks.' },
       },
     },
   })
@@ -56,34 +68,51 @@ export class SourcesController {
   @Refuses({
     400: ['no-file', 'broken-upload', 'too-many-parts'],
     409: ['slug-taken'],
-    415: ['not-multipart'],
-    422: ['unreadable'],
+    413: ['too-large'],
+    422: ['unreadable', 'bad-page', 'page-failed', 'page-private', 'endpoint-failed'],
     503: ['too-many-uploads', 'too-many-waiting'],
   })
   async bringIn(
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<SourceView | JobStatus> {
-    const upload = await this.uploads.receive(request);
-    const read = async (signal: AbortSignal, handle?: JobHandle) => {
-      try {
-        const { path, size, fileName, parts } = upload;
-        const body = (await bodyPipe.transform(parts, { type: 'body', metatype: IntakeBody })) as IntakeBody;
-        return viewOf(await this.sources.bringIn({ path, size, fileName, ...body }, signal, handle));
-      } finally {
-        await upload.discard();
-      }
-    };
+    const read = request.isMultipart() ? await this.#ofFiles(request) : await this.#ofAddress(request.body);
     if (!/\brespond-async\b/i.test(String(request.headers.prefer ?? ''))) return read(whileConnected(reply));
     const job = this.jobs.start((handle) => read(handle.signal, handle));
     void reply.status(202).header('location', `/api/v1/jobs/${job.id}`).header('preference-applied', 'respond-async');
     return job;
   }
 
+  /** How to bring the files of a request in: they are there, and go when it is done. */
+  async #ofFiles(request: FastifyRequest): Promise<Reader> {
+    const upload = await this.uploads.receive(request);
+    return async (signal, handle) => {
+      try {
+        const { size, fileName, parts } = upload;
+        const body = (await bodyPipe.transform(parts, { type: 'body', metatype: IntakeBody })) as IntakeBody;
+        const { format = null, options, ...said } = body;
+        const given = { ...upload.given, format, options: await readOptions(options) };
+        return this.#view(await this.sources.bringIn({ given, size, fileName, ...said }, signal, handle));
+      } finally {
+        await upload.discard();
+      }
+    };
+  }
+
+  async #ofAddress(given: unknown): Promise<Reader> {
+    const body = (await bodyPipe.transform(given, { type: 'body', metatype: LiveSourceBody })) as LiveSourceBody;
+    return async (signal, handle) =>
+      this.#view(await this.live.create(body, handle ?? { signal, waits: () => {}, reads: () => {} }));
+  }
+
+  async #view(source: Source): Promise<SourceView> {
+    return viewOf(source, (await this.live.viewsOf([source])).get(source.id) ?? null);
+  }
+
   @Get(':slug')
   @Answers('SourceView')
   async find(@Param('slug') slug: string): Promise<SourceView> {
-    return viewOf(await this.sources.find(slug));
+    return this.#view(await this.sources.find(slug));
   }
 
   @Get(':slug/posts')
@@ -146,13 +175,13 @@ export class SourcesController {
   @Answers('SourceView')
   @Refuses({ 409: ['slug-taken'] })
   async change(@Param('slug') slug: string, @Body() body: SourceBody): Promise<SourceView> {
-    return viewOf(await this.sources.change(slug, body));
+    return this.#view(await this.sources.change(slug, body));
   }
 
   @Post(':slug/copies')
   @Answers('SourceView', { status: 201, says: 'A second source with the same posts.' })
   async copy(@Param('slug') slug: string): Promise<SourceView> {
-    return viewOf(await this.sources.copy(slug));
+    return this.#view(await this.sources.copy(slug));
   }
 
   @Delete(':slug')

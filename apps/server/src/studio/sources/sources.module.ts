@@ -3,12 +3,11 @@ import { SharedModule } from '../../shared/shared.module.js';
 import { IntakeModule } from '../intake/intake.module.js';
 import { DeliveryModule } from '../../delivery/delivery.module.js';
 import { ExportController } from './export.controller.js';
-import { SourcesController } from './sources.controller.js';
 import { SourcesService } from './sources.service.js';
 
 @Module({
   imports: [SharedModule, DeliveryModule, IntakeModule],
-  controllers: [SourcesController, ExportController],
+  controllers: [ExportController],
   providers: [SourcesService],
   exports: [SourcesService],
 })

@@ -1,5 +1,4 @@
 import type { RawRecord } from '@ivy/core';
-import type { FileFormat } from '@ivy/formats';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { randomUUID } from 'node:crypto';
@@ -12,20 +11,23 @@ import { isTaken } from '../../database/unique.js';
 import { markDeleted } from '../deleted/soft-delete.js';
 import type { FoundList, PostList } from './posts.js';
 import { IntakePool, type IntakeWatcher } from '../intake/intake-pool.js';
+import type { FilesOnDisk } from '../intake/given-files.js';
+import type { LiveColumns } from '../live/live-rows.js';
 import { notFound, Problem } from '../../problem/problem.js';
 import { Changes } from '../../shared/changes.js';
 import { freeSlug, mayBeSlug } from '../../shared/slugs.js';
 
-/** A file on disk, and what was said about it. */
+/** Files on disk, and what was said about them. */
 export interface Intake {
-  path: string;
+  given: FilesOnDisk;
   /** Bytes. */
   size: number;
   fileName: string;
   name?: string;
   slug?: string;
-  format?: FileFormat;
   site?: string;
+  /** Where they came from, and come from again. */
+  live?: LiveColumns;
 }
 
 @Injectable()
@@ -50,19 +52,23 @@ export class SourcesService {
     return mayBeSlug(slug) ? this.database.getRepository(Source).findOneBy({ slug }) : null;
   }
 
+  byId(id: string): Promise<Source | null> {
+    return this.database.getRepository(Source).findOneBy({ id });
+  }
+
   /**
    * Brings a file in as a new source: everything in one transaction, or nothing.
    * @param watcher  called with where it stands
    */
   async bringIn(intake: Intake, signal = new AbortController().signal, watcher: IntakeWatcher = {}): Promise<Source> {
-    const { path, size, fileName, slug = null, format = null, site = null } = intake;
+    const { given, size, fileName, slug = null, site = null, live = null } = intake;
     const name = intake.name?.trim() || nameOf(fileName);
     const sources = this.database.getRepository(Source);
     // told before the file is read, since that may take long; it is looked at again when it is kept
     if (slug !== null && (await sources.existsBy({ slug }))) throw slugTaken(slug);
     const { url } = this.database.options as { url: string };
     const id = randomUUID();
-    const task = { id, path, fileName, name, slug, format, site, databaseUrl: url };
+    const task = { id, given, fileName, name, slug, site, live, databaseUrl: url };
     try {
       await this.pool.read(task, size, signal, watcher);
     } catch (error) {
