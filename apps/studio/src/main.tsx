@@ -13,6 +13,7 @@ import { Broken } from './app/broken.js';
 import { Shell } from './app/shell.js';
 import { HelpPlace } from './help/help-page.js';
 import { FieldPage } from './sources/field-page.js';
+import { LookPage } from './sources/look/look-page.js';
 import { PostsPage } from './sources/posts/posts-page.js';
 import { ReplacePage } from './sources/replace/replace-page.js';
 import { RunsPage } from './sources/replace/runs-page.js';
@@ -28,6 +29,7 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <Navigate to="/sources" replace /> },
       { path: '/sources', element: <SourcesPage /> },
+      { path: '/look', element: <LookPage /> },
       { path: '/sources/:slug', element: <SourcePage /> },
       { path: '/sources/:slug/replace', element: <ReplacePage /> },
       { path: '/sources/:slug/posts', element: <PostsPage /> },

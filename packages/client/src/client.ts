@@ -22,9 +22,11 @@ export type PartsOf<P extends keyof paths, M extends Method = 'get'> =
 
 type BodyOf<P extends keyof paths, M extends Method> =
   Route<P, M> extends { requestBody: { content: infer C } }
-    ? C extends { 'application/json': infer J }
-      ? { body: J }
-      : { body: FormData }
+    ? C extends { 'application/json': infer J; 'multipart/form-data': unknown }
+      ? { body: J | FormData }
+      : C extends { 'application/json': infer J }
+        ? { body: J }
+        : { body: FormData }
     : { body?: undefined };
 
 /** What is sent along. */

@@ -1,5 +1,5 @@
 import type { LensView, SourceView } from '@ivy/client';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { mutate } from 'swr';
 import { useApi } from '../api/api.js';
 import { AppBar } from '../app/app-bar.js';
@@ -37,7 +37,8 @@ export function MappingPage() {
 function Pages({ lens, source }: { lens: LensView | null; source: SourceView | null }) {
   const pages = usePages();
   const { state, open } = pages;
-  const known = lens?.draft.markup.page ?? '';
+  const [said] = useSearchParams();
+  const known = lens?.draft.markup.page ?? said.get('page') ?? '';
   useEffect(() => {
     if (known !== '') void open(known);
   }, [known, open]);

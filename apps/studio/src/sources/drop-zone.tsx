@@ -1,23 +1,40 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { mutate } from 'swr';
 import type { SourceSummary } from '@ivy/client';
+import { holdFiles } from './look/given.js';
 import { holdFile } from './replace/held-file.js';
 import { FileDrop } from './file-drop.js';
 import { bringIn, type IntakeStage } from './bring-in.js';
 import { IntakeProgress } from './intake-progress.js';
 
+/** What holds more than one list, or many files: it is looked at before it is kept. */
+const mayBeOtherwise = /\.(?:zip|html?|xhtml|opml|xlsx|ics)$/i;
+
 type State =
   | { at: 'rest' }
   | { at: 'reading'; file: string; stage: IntakeStage; stop: AbortController }
   | { at: 'asking'; file: File; source: SourceSummary }
-  | { at: 'failed'; file: string; words: string };
+  | { at: 'failed'; file: File; words: string };
 
 /** Where a file is dropped, or chosen, to become a source. */
 export function DropZone({ sources, shape = 'row' }: { sources: readonly SourceSummary[]; shape?: 'row' | 'lens' }) {
   const [state, setState] = useState<State>({ at: 'rest' });
   const navigate = useNavigate();
+  const looksFirst = useRef(false);
 
+  /** What is given is looked at first, and kept from there. */
+  const lookAt = (files: readonly File[]) => {
+    holdFiles(files);
+    void navigate('/look');
+  };
+  const give = (files: readonly File[]) => {
+    const [file] = files;
+    const isLooked = looksFirst.current || files.length > 1 || mayBeOtherwise.test(file!.name);
+    looksFirst.current = false;
+    if (isLooked) lookAt(files);
+    else offer(file!);
+  };
   /** A file that was brought in before may be meant to take the place of what it brought then. */
   const offer = (file: File) => {
     const source = sources.find(({ fileName }) => fileName === file.name);
@@ -37,7 +54,7 @@ export function DropZone({ sources, shape = 'row' }: { sources: readonly SourceS
       await navigate(`/sources/${source.slug}`);
     } catch (error) {
       if (stop.signal.aborted) setState({ at: 'rest' });
-      else setState({ at: 'failed', file: file.name, words: (error as Error).message });
+      else setState({ at: 'failed', file, words: (error as Error).message });
     }
   };
 
@@ -45,7 +62,8 @@ export function DropZone({ sources, shape = 'row' }: { sources: readonly SourceS
     <FileDrop
       label="File of posts"
       shape={shape}
-      onFile={offer}
+      onFiles={give}
+      takesSeveral
       instead={
         state.at === 'reading' ? (
           <button type="button" className="button" onClick={() => state.stop.abort()}>
@@ -80,13 +98,27 @@ export function DropZone({ sources, shape = 'row' }: { sources: readonly SourceS
         )}
         {state.at === 'failed' ? (
           <p className="mt-0.5 text-bad" role="alert">
-            <b className="font-semibold">{state.file}:</b> {state.words} Nothing was changed.
+            <b className="font-semibold">{state.file.name}:</b> {state.words} Nothing was changed.{' '}
+            <button type="button" className="link font-semibold" onClick={() => lookAt([state.file])}>
+              Read it otherwise
+            </button>
           </p>
         ) : state.at === 'asking' ? (
           <p className="mt-0.5 text-ink-2">Is it to take the place of those posts? What it changes is shown first.</p>
         ) : state.at === 'reading' ? null : (
           <p className="mt-0.5 text-ink-2">
-            CSV or JSON. Every field is read as it really is, and nothing is kept of a file that can’t be read.
+            A table, JSON, a feed, a calendar, a page, Markdown or a zip of them.{' '}
+            <button
+              type="button"
+              className="link"
+              onClick={(event) => {
+                looksFirst.current = true;
+                const drop = event.currentTarget.closest('.squared');
+                drop?.querySelector<HTMLInputElement>('input[type=file]')?.click();
+              }}
+            >
+              Look at it first
+            </button>
           </p>
         )}
       </div>

@@ -4,7 +4,9 @@ import { useRef, useState, type ReactNode } from 'react';
 interface Props {
   /** What the file input is called. */
   label: string;
-  onFile: (file: File) => void;
+  /** Called with what was dropped: one file, or as many as there were where several may be. */
+  onFiles: (files: readonly File[]) => void;
+  takesSeveral?: boolean;
   /** What stands beside the sign of a file. */
   children: ReactNode;
   /** What there is to press instead of the button that opens the dialog of files. */
@@ -13,12 +15,13 @@ interface Props {
   shape?: 'row' | 'lens';
 }
 
-/** Where one file is dropped, or chosen. */
-export function FileDrop({ label, onFile, children, instead, shape = 'row' }: Props) {
+/** Where files are dropped, or chosen. */
+export function FileDrop({ label, onFiles, takesSeveral = false, children, instead, shape = 'row' }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
   const take = (files: FileList | null) => {
-    if (files?.[0]) onFile(files[0]);
+    const all = [...(files ?? [])];
+    if (all.length > 0) onFiles(takesSeveral ? all : all.slice(0, 1));
   };
   return (
     <div
@@ -48,7 +51,8 @@ export function FileDrop({ label, onFile, children, instead, shape = 'row' }: Pr
           className="sr-only"
           tabIndex={-1}
           aria-label={label}
-          accept=".csv,.tsv,.json,.ndjson,.jsonl,text/csv,application/json"
+          multiple={takesSeveral}
+          accept={readable}
           onChange={({ target }) => {
             take(target.files);
             target.value = '';
@@ -58,6 +62,10 @@ export function FileDrop({ label, onFile, children, instead, shape = 'row' }: Pr
     </div>
   );
 }
+
+/** Endings of what is read. */
+const readable =
+  '.csv,.tsv,.txt,.json,.geojson,.ndjson,.jsonl,.xml,.rss,.rdf,.atom,.opml,.ics,.md,.markdown,.zip,.html,.htm,.xlsx';
 
 const shapes = {
   row: {

@@ -51,6 +51,7 @@ const source: SourceView = {
   fields: [field('title', { role: 'title' }), habitat],
   findings: [finding],
   rejected: [],
+  live: null,
 };
 
 async function drawn(more: Partial<SourceView> = {}) {

@@ -10,6 +10,7 @@ import { countOf, figure } from '../shared/figures.js';
 import { keyNamed } from '../keys/key-table.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
+import { LiveLine } from './live/live-line.js';
 import { Findings } from './findings/findings.js';
 import { Loupe, underLoupe } from './findings/loupe.js';
 import { kindWords, Specimen } from './specimen.js';
@@ -58,7 +59,7 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
   return (
     <>
       <section
-        aria-label="How the file was read"
+        aria-label="How it was read"
         className="flex min-h-[50px] shrink-0 flex-wrap items-center gap-x-3 border-b border-rule bg-raised px-4"
       >
         <FileText size={16} className="shrink-0 text-ink-3" />
@@ -70,7 +71,9 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
             className="text-rust"
             title={source.rejected
               .slice(0, 5)
-              .map((entry) => `Record ${entry.record}: ${entry.reason}`)
+              .map(
+                ({ record, line, reason }) => `${line === undefined ? `Record ${record}` : `Line ${line}`}: ${reason}`,
+              )
               .join('\n')}
           >
             {countOf(source.rejected.length, 'record')} left out
@@ -83,9 +86,11 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
           <Link to={`/sources/${source.slug}/runs`} className="link text-[13px]">
             History
           </Link>
-          <Link to={`/sources/${source.slug}/replace`} className="button button-small">
-            Replace posts
-          </Link>
+          {!source.live && (
+            <Link to={`/sources/${source.slug}/replace`} className="button button-small">
+              Replace posts
+            </Link>
+          )}
         </span>
         <span className="shrink-0">
           <b className="serif text-[23px] font-semibold">{figure(source.posts)}</b>{' '}
@@ -94,6 +99,7 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
           <span className="serif text-[15px] text-ink-2">fields</span>
         </span>
       </section>
+      {source.live && <LiveLine slug={source.slug} posts={source.posts} live={source.live} />}
       <div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
         <main className="squared min-w-0 flex-1 px-4 pt-4 pb-8 lg:overflow-y-auto">
           <p className="mb-3 flex flex-wrap items-baseline gap-x-3">

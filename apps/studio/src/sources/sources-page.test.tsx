@@ -79,10 +79,12 @@ test('a file that can’t be read is said to have changed nothing; one that can 
   page.answer('POST /sources', job, 202);
   report({ state: 'failed', problem: { status: 422, code: 'broken-file', detail: 'Line 3 has no end.' } });
   await drop('torn.csv');
-  expect(page.texts('[role=alert]')).toEqual(['torn.csv: Line 3 has no end. Nothing was changed.']);
+  expect(page.texts('[role=alert]')).toEqual(['torn.csv: Line 3 has no end. Nothing was changed. Read it otherwise']);
   page.answer('POST /sources', { code: 'too-many-uploads', detail: 'Too many files are coming in.' }, 503);
   await drop('late.csv');
-  expect(page.texts('[role=alert]')).toEqual(['late.csv: Too many files are coming in. Nothing was changed.']);
+  expect(page.texts('[role=alert]')).toEqual([
+    'late.csv: Too many files are coming in. Nothing was changed. Read it otherwise',
+  ]);
   page.answer('POST /sources', job, 202);
   report({ state: 'done', result: { slug: 'notes' } });
   await drop('notes.csv');

@@ -10,6 +10,8 @@ import { BottomDrawer } from './acts/bottom-drawer.js';
 import { goesWith, goesWithLens } from './acts/goes-with.js';
 import { ThingActs } from './acts/thing-acts.js';
 import { Cabinet } from './cabinet/cabinet.js';
+import { AddressEntry } from './look/address-entry.js';
+import { Pulse } from './live/pulse.js';
 import { DropZone } from './drop-zone.js';
 import { FirstVisit } from './first/first-visit.js';
 
@@ -30,13 +32,7 @@ export function SourcesPage() {
           className={`mx-auto w-full px-6 py-7 ${(sources.data?.length ?? 0) > listedInFull ? 'max-w-[1320px]' : 'max-w-[1120px]'}`}
         >
           <DropZone sources={sources.data ?? []} />
-          <p className="mt-3 text-center text-ink-2">
-            Or begin with{' '}
-            <Link to="/from-page" className="link">
-              a page that lists its posts
-            </Link>
-            , and filter it where it stands.
-          </p>
+          <AddressEntry />
           {error ? (
             <Failed error={error} retry={retry} />
           ) : !sources.data || !lenses.data ? (
@@ -95,13 +91,21 @@ function SourceRow({ source, lenses }: { source: SourceSummary; lenses: LensSumm
           )}
         </p>
         <p className="mt-1 text-[12.5px] text-ink-3">
-          <span className="mono">{source.fileName}</span>, brought in {ago(source.updatedAt)}
+          <span className="mono">{source.fileName}</span>, {source.live ? 'changed' : 'brought in'}{' '}
+          {ago(source.updatedAt)}
+          {source.live && (
+            <span className="ms-2">
+              <Pulse state={source.live} />
+            </span>
+          )}
         </p>
         <div className="mt-1.5">
           <ThingActs kind="source" slug={source.slug} name={source.name} goes={goesWith(source, lenses)}>
-            <Link to={`/sources/${source.slug}/replace`} className="act">
-              Replace posts<span className="sr-only"> of {source.name}</span>
-            </Link>
+            {!source.live && (
+              <Link to={`/sources/${source.slug}/replace`} className="act">
+                Replace posts<span className="sr-only"> of {source.name}</span>
+              </Link>
+            )}
           </ThingActs>
         </div>
       </div>

@@ -195,23 +195,35 @@ class Fetching {
       if (seen.has(led.address)) return null;
       seen.add(led.address);
       const page = await this.#unlessOver(led.address, true);
-      return page && isNew(page, seen) ? { page, paging: led.paging } : null;
+      return page && this.#isNew(page, seen) ? { page, paging: led.paging } : null;
     }
     if (paging === null || paging?.by === 'link' || paging?.by === 'field') return null;
     if (paging) {
       const page = await this.#unlessOver(numberedPage(address, paging, count, records), false);
-      return page && isNew(page, seen) ? { page, paging } : null;
+      return page && this.#isNew(page, seen) ? { page, paging } : null;
     }
     const { format } = last.reading!;
     if ((format !== 'json' && format !== 'ndjson') || records < fewRecords) return null;
     for (const way of waysToTry(address)) {
       const page = await this.#unlessOver(numberedPage(address, way, count, records), false).catch(() => null);
-      if (!page || !isNew(page, seen)) continue;
+      if (!page || !this.#isNew(page, seen)) continue;
       const parameter = 'parameter' in way ? way.parameter : '';
       this.found.push(`More posts came by “${parameter}=” in the address, which was found by trying.`);
       return { page, paging: way };
     }
     return null;
+  }
+
+  /** Whether a page has posts that no page before it had. One that has none is forgotten. */
+  #isNew({ reading }: Page, seen: Set<string>): boolean {
+    const print = reading && fingerprint(reading);
+    if (print !== null && reading!.records.length > 0 && !seen.has(print)) {
+      seen.add(print);
+      return true;
+    }
+    this.pages.pop();
+    this.#posts -= reading?.records.length ?? 0;
+    return false;
   }
 
   /** A page, unless the address says by an error, or by having no posts, that there are no more. */
@@ -327,15 +339,6 @@ class Fetching {
 
 function fileOf({ path, address, type }: Page, label: string): FileOnDisk {
   return { path, name: nameOf(address), address, type, label };
-}
-
-/** Whether a page has posts that no page before it had. */
-function isNew({ reading }: Page, seen: Set<string>): boolean {
-  if (!reading) return false;
-  const print = fingerprint(reading);
-  if (reading.records.length === 0 || seen.has(print)) return false;
-  seen.add(print);
-  return true;
 }
 
 /** The first and last of the posts of a page: an endpoint that repeats itself repeats those. */

@@ -7,6 +7,7 @@ import { Segments } from '../../shared/segments.js';
 import { ago } from '../../shared/when.js';
 import { Meadow } from './meadow.js';
 import { bys, drawersFound, shelvesOf, type By, type Drawer, type Only } from './order.js';
+import { Pulse } from '../live/pulse.js';
 import { PulledOut } from './pulled-out.js';
 
 /** Sources as drawers of a cabinet: found, put in order, and one of them pulled out. */
@@ -119,7 +120,9 @@ function Front({
       </span>
       <span className="flex items-end justify-between gap-2 overflow-hidden">
         <Meadow source={source} height={20} gap={8} />
-        <span className="shrink-0 text-[12.5px] text-ink-2">{ago(source.updatedAt)}</span>
+        <span className="flex shrink-0 items-center gap-1.5 text-[12.5px] text-ink-2">
+          {source.live && <Pulse state={source.live} isShort />} {ago(source.updatedAt)}
+        </span>
       </span>
       <span className="flex items-baseline justify-between gap-2 text-[12.5px]">
         {lenses.length === 0 ? (

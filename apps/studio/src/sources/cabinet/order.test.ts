@@ -11,7 +11,7 @@ const drawer = (
   source: {
     ...{ slug: name.toLowerCase(), name, posts: 10, fieldCount: 1, findingCount: 0, fileName: `${name}.csv` },
     ...{ updatedAt: '2026-06-20T10:00:00Z', fields: [{ key: 'kind', label: 'Kind', type: 'terms', filled: 10 }] },
-    ...more,
+    ...{ live: null, ...more },
   },
   lenses: lenses.map((lens, i) => ({ name: lens, askedAt: i === 0 ? asked : null }) as LensSummary),
 });

@@ -70,9 +70,11 @@ export function PulledOut({ drawer: { source, lenses }, onClose }: { drawer: Dra
           <Link to={at} className="button button-main flex-1 justify-center">
             Open the tray
           </Link>
-          <Link to={`${at}/replace`} className="button flex-1 justify-center">
-            Replace posts
-          </Link>
+          {!source.live && (
+            <Link to={`${at}/replace`} className="button flex-1 justify-center">
+              Replace posts
+            </Link>
+          )}
         </p>
         <ThingActs kind="source" slug={source.slug} name={source.name} goes={goesWith(source, lenses)}>
           <Link to={`${at}/posts`} className="act">

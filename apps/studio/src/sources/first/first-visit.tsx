@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { api, refreshAll } from '../../api/api.js';
 import { BottomDrawer } from '../acts/bottom-drawer.js';
 import { bringIn } from '../bring-in.js';
 import { DropZone } from '../drop-zone.js';
+import { AddressEntry } from '../look/address-entry.js';
 import { leafOutline } from '../terms/leaf.js';
 import { PlateOfFacets, PlateOfPage, PlateOfTray } from './plates.js';
 import { sampleFile } from './sample.js';
@@ -25,13 +26,7 @@ export function FirstVisit() {
             <Ivy />
             <DropZone sources={[]} shape="lens" />
           </div>
-          <p className="text-ink-2">
-            Or begin with{' '}
-            <Link to="/from-page" className="link">
-              a page that lists its posts
-            </Link>
-            , and filter it where it stands.
-          </p>
+          <AddressEntry />
         </div>
         <ol className="grid content-start gap-4">
           <Plate number={1} title="Bring posts in" drawing={<PlateOfTray />}>

@@ -10,7 +10,7 @@ interface Props {
 export function ChooseFile({ words, hint, onFile }: Props) {
   return (
     <div className="p-5">
-      <FileDrop label="New file of posts" onFile={onFile}>
+      <FileDrop label="New file of posts" onFiles={([file]) => onFile(file!)}>
         <p className="min-w-0 flex-1 max-sm:basis-3/5">
           <span className="serif block text-[17px] font-semibold">{words}</span>
           <span className="text-ink-2">{hint}</span>

@@ -119,7 +119,7 @@ test('history lists each run, and the newest is undone', async () => {
   expect(page.texts('main li')[0]).toContain('june.csv a file');
   expect(page.texts('main li')[0]).toContain('+2 −1');
   expect(decodeURIComponent(page.element.querySelector('a[download]')!.getAttribute('href')!)).toContain(
-    '4,"no ""id"""',
+    'record,line,reason\n4,,"no ""id"""',
   );
   page.answer('POST /sources/notes/runs/2/undo', looked);
   await page.pressAndSettle('Undo');

@@ -7,7 +7,9 @@ const drawn = 7;
 
 /** What a source has been through, as the rings of a trunk: the newest outside. */
 export function Rings({ runs, coming }: { runs: readonly RunView[]; coming: { posts: number; words: string } | null }) {
-  const shown = runs.slice(0, drawn);
+  // a look that came to nothing leaves no ring
+  const grown = runs.filter(({ state }) => state === 'done' || state === 'undone');
+  const shown = grown.slice(0, drawn);
   return (
     <aside
       aria-label="Runs"
@@ -37,8 +39,8 @@ export function Rings({ runs, coming }: { runs: readonly RunView[]; coming: { po
           />
         ))}
       </ol>
-      {runs.length > drawn && (
-        <p className="remark px-4 pb-3 text-[13px] text-ink-3">and {runs.length - drawn} within</p>
+      {grown.length > drawn && (
+        <p className="remark px-4 pb-3 text-[13px] text-ink-3">and {grown.length - drawn} within</p>
       )}
     </aside>
   );

@@ -11,6 +11,7 @@ import { undoRun } from './send-posts.js';
 
 const hows: Record<RunView['how'], string> = {
   file: 'a file',
+  live: 'fetched',
   posts: 'some posts, by a program',
   removal: 'posts taken away',
   undo: 'a run undone',
@@ -79,7 +80,7 @@ export function RunsPage() {
 }
 
 function Run({ run, isBusy, onUndo }: { run: RunView; isBusy: boolean; onUndo: () => void }) {
-  const { how, fileName, at, posts, rejected, state, undoable } = run;
+  const { how, fileName, at, posts, rejected, state, reason, undoable } = run;
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-rule py-3">
       <span className={`min-w-0 flex-1 ${state === 'undone' ? 'text-ink-3' : ''}`}>
@@ -88,6 +89,11 @@ function Run({ run, isBusy, onUndo }: { run: RunView; isBusy: boolean; onUndo: (
           {fileName && hows[how]}, {ago(at)}
         </span>
         {state === 'undone' && <span className="ms-2 text-rust">undone</span>}
+        {reason !== null && (
+          <span className="block text-[13px] text-rust">
+            <b className="font-semibold">{state === 'held' ? 'Waits for you' : 'Failed'}:</b> {reason}
+          </span>
+        )}
         {rejected.length > 0 && (
           <span className="block text-[13px] text-rust">
             {countOf(rejected.length, 'record')} left out.{' '}
@@ -97,7 +103,7 @@ function Run({ run, isBusy, onUndo }: { run: RunView; isBusy: boolean; onUndo: (
           </span>
         )}
       </span>
-      <span className="serif text-[15px]">{changeWords(run)}</span>
+      <span className="serif text-[15px]">{reason === null ? changeWords(run) : 'nothing changed'}</span>
       <span className="w-24 text-end text-ink-2">{figure(posts)} posts</span>
       <span className="w-16 text-end">
         {undoable && (
@@ -112,6 +118,8 @@ function Run({ run, isBusy, onUndo }: { run: RunView; isBusy: boolean; onUndo: (
 
 /** The records that were left out as a table, for whoever mends the file. */
 function rejectsHref({ rejected }: RunView): string {
-  const rows = rejected.map(({ record, reason }) => `${record},"${reason.replaceAll('"', '""')}"`);
-  return `data:text/csv;charset=utf-8,${encodeURIComponent(['record,reason', ...rows].join('\n'))}`;
+  const rows = rejected.map(
+    ({ record, line = '', reason }) => `${record || ''},${line},"${reason.replaceAll('"', '""')}"`,
+  );
+  return `data:text/csv;charset=utf-8,${encodeURIComponent(['record,line,reason', ...rows].join('\n'))}`;
 }
