@@ -1,4 +1,4 @@
-// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page] [intake] [terms] [sights]: the engine beside what one would write by hand and beside
+// npm run bench [10k|100k|1m …] [engine] [sql] [http] [worker] [page] [intake] [formats] [terms] [sights]: the engine beside what one would write by hand and beside
 // PostgreSQL, on the same seeded posts. The run stops if any two disagree. Ratios within a run are what counts; times are
 // this machine's.
 import {
@@ -13,6 +13,7 @@ import {
 import { startPostgres } from '../tools/postgres.mjs';
 import { answerByHand, choicesOf, prepare } from './by-hand.mjs';
 import { measureWorker } from './in-worker.mjs';
+import { measureFormats } from './formats.mjs';
 import { measureTerms } from './terms.mjs';
 import { measureIntake } from './intake.mjs';
 import { measureKept } from './kept.mjs';
@@ -28,7 +29,7 @@ const sizes = { '10k': 10_000, '50k': 50_000, '100k': 100_000, '1m': 1_000_000 }
 const words = process.argv.slice(2);
 const asked = words.filter((word) => word in sizes);
 const only = words.filter((word) =>
-  ['engine', 'sql', 'http', 'worker', 'page', 'intake', 'terms', 'sights'].includes(word),
+  ['engine', 'sql', 'http', 'worker', 'page', 'intake', 'formats', 'terms', 'sights'].includes(word),
 );
 const wants = (part) => only.length === 0 || only.includes(part);
 const read = readLens(lensConfig);
@@ -44,12 +45,25 @@ const manySearches = 3000;
 /** How often PostgreSQL and the engine take turns: a few minutes of a machine that others use too tell more than some seconds. */
 const turns = 8;
 
-const isPageAlone = only.length > 0 && only.every((part) => ['page', 'intake', 'terms', 'sights'].includes(part));
+const isPageAlone =
+  only.length > 0 && only.every((part) => ['page', 'intake', 'formats', 'terms', 'sights'].includes(part));
 for (const name of isPageAlone ? [] : asked.length > 0 ? asked : ['10k', '100k']) {
   // the server and the worker are asked for one set alone
   for (const correlated of wants('engine') || wants('sql') ? [false, true] : [false]) {
     const { stolen } = await withShare(() => measure(name, sizes[name], correlated));
     console.log(`  of the processor time wanted meanwhile, others had ${percent(stolen)}`);
+  }
+}
+
+if (wants('formats')) {
+  for (const name of asked.length > 0 ? asked : ['100k']) {
+    console.log(`\n${name} posts in each format`);
+    for (const { format, records, bytes, seconds: took, peak } of await measureFormats(sizes[name])) {
+      const rate = Math.round(records / took).toLocaleString('en');
+      console.log(
+        `  ${format.padEnd(9)} ${records} records, ${(bytes / 1e6).toFixed(1)} MB: ${rate} a second, ${peak} MB`,
+      );
+    }
   }
 }
 

@@ -1,6 +1,7 @@
 // A small publishing system of the wardens' own: what a source can be fetched from, in every way that is met elsewhere. Its
 // notes grow by themselves, and it can be told to be as bad as endpoints are.
 import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { makeNotes } from '../make/notes.mjs';
 import { makeWalks } from '../make/walks.mjs';
@@ -10,6 +11,9 @@ import * as pages from './pages.mjs';
 const atFirst = 240;
 const eachAfter = 90_000;
 const perPage = 40;
+
+/** Pictures of notes, as the demo has them: they come whatever else is wrong. */
+const pictures = new URL('../dist/site/pictures/', import.meta.url);
 
 /** What it can be told to be. */
 const calm = { slow: 0, fail: 0, lie: false, repeat: false, redirect: '', endless: false, lose: 0, key: '' };
@@ -104,6 +108,10 @@ function setMood(request, response, mood, press) {
 }
 
 function give(request, response, url, { press, mood, site, now }) {
+  const picture = /^\/pictures\/(n-\d{4}\.svg)$/.exec(url.pathname)?.[1];
+  if (picture) {
+    return response.writeHead(200, { 'content-type': 'image/svg+xml' }).end(readFileSync(new URL(picture, pictures)));
+  }
   if (mood.fail > 0) return response.writeHead(mood.fail, { 'retry-after': '60' }).end('Not now.\n');
   if (mood.redirect !== '') return response.writeHead(302, { location: mood.redirect }).end();
   if (mood.key !== '' && request.headers['x-press-key'] !== mood.key) return response.writeHead(401).end('No key.\n');

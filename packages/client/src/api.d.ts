@@ -753,6 +753,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/sources/{slug}/terms/{field}/export': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['skos-export'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/sources/{slug}/terms/{field}/import': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['skos-import'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/sources/{slug}/terms/{field}': {
     parameters: {
       query?: never;
@@ -2777,7 +2809,7 @@ export interface operations {
         filter?: unknown;
         /** @description As for the list of posts: only what is found goes out. */
         q?: unknown;
-        as: 'csv' | 'ndjson' | 'jsonfeed';
+        as: 'csv' | 'ndjson' | 'jsonfeed' | 'atom';
       };
       header?: never;
       path: {
@@ -4290,6 +4322,82 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'skos-export': {
+    parameters: {
+      query: {
+        as: 'jsonld' | 'turtle';
+      };
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The terms as SKOS: they come in again unchanged. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'text/turtle': string;
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'skos-import': {
+    parameters: {
+      query?: {
+        /** @description `1`: nothing is kept. */
+        preview?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+        field: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'multipart/form-data': {
+          /** Format: binary */
+          file: string;
+          /** @description Of the labels that are taken, where there are several. */
+          language?: string;
+        };
+      };
+    };
+    responses: {
+      /** @description Terms are as SKOS has them; what it does not know stays. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': components['schemas']['TermEffect'];
+        };
       };
       default: {
         headers: {

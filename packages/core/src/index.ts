@@ -16,6 +16,7 @@ export { changeTaxonomy, type TaxonomyChanged } from './fields/taxonomy/change-t
 export { sayTermChange } from './fields/taxonomy/say-term-change.js';
 export { describeTerms, summariseTerms, type TermSummary } from './fields/taxonomy/summarise-terms.js';
 export * from './fields/taxonomy/term-change.js';
+export * from './fields/taxonomy/towards.js';
 export { shapedTerms } from './fields/taxonomy/term-paths.js';
 export * from './fields/summary.js';
 export * from './fields/findings/because.js';

@@ -14,3 +14,6 @@ export { feedVersion, recordKey } from './json/json-feed.js';
 export { recordNamespace } from './feed/atom.js';
 export * from './endpoint/joins.js';
 export * from './endpoint/next-page.js';
+export { mostConcepts, type Concept } from './taxonomy/concept.js';
+export { readSkos } from './taxonomy/read-skos.js';
+export { writeJsonLd, writeTurtle } from './taxonomy/write-skos.js';

@@ -118,7 +118,8 @@ function readSeveral(files: readonly GivenFile[], asked: ReadAsked): FileReading
   }));
   const { format } = readings[0]!;
   const other = readings.find((one) => one.format !== format);
-  if (other) {
+  // feeds say the same things by the same names, whatever they are written in
+  if (other && asked.field !== 'feed') {
     const words = `These files are of several formats: “${files[0]!.name}” and “${other.name}” do not go together. Bring them in one by one.`;
     throw new FileProblem('unknown-format', words);
   }

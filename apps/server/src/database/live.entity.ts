@@ -1,9 +1,10 @@
 import type { FileFormat, Join, Paging, ReadOptions } from '@ivy/formats';
-import { Column, Entity, JoinColumn, OneToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Column, Entity, Index, JoinColumn, OneToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Source } from './source.entity.js';
 
 /** Where a source's posts come from by themselves, and how that went. */
 @Entity('live')
+@Index('live_next', ['nextAt'])
 export class LiveRow {
   @PrimaryColumn({ name: 'source_id', type: 'uuid', primaryKeyConstraintName: 'live_pkey' })
   sourceId: string;

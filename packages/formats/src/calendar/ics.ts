@@ -1,3 +1,4 @@
+import { addTo } from '../add-to.js';
 import type { RawRecord, Rejection } from '@ivy/core';
 import ICAL from 'ical.js';
 import { FileProblem } from '../file-problem.js';
@@ -28,15 +29,17 @@ function readIcs({ text, options, today }: GivenText): Reading {
   for (const zone of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone);
   const rejected: Rejection[] = [];
   const records: RawRecord[] = [];
-  const events = calendar.getAllSubcomponents('vevent').map((component) => new ICAL.Event(component));
+  // exceptions are given to their events below: each event would look through all others for them
+  const alone = { exceptions: [] };
+  const events = calendar.getAllSubcomponents('vevent').map((component) => new ICAL.Event(component, alone));
   const exceptions = new Map<string, ICAL.Event[]>();
   for (const event of events) {
-    if (event.isRecurrenceException()) exceptions.set(event.uid, [...(exceptions.get(event.uid) ?? []), event]);
+    if (event.isRecurrenceException()) addTo(exceptions, event.uid, event);
   }
+  const whole = new Set(events.filter((event) => !event.isRecurrenceException()).map(({ uid }) => uid));
   events.forEach((event, i) => {
     // an exception whose event is not in the file stands for itself
-    if (event.isRecurrenceException() && events.some((one) => one.uid === event.uid && !one.isRecurrenceException()))
-      return;
+    if (event.isRecurrenceException() && whole.has(event.uid)) return;
     try {
       for (const record of recordsOf(event, exceptions.get(event.uid) ?? [], { today, months })) {
         if (records.length >= limits.records) {

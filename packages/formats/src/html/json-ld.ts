@@ -1,3 +1,4 @@
+import { addTo } from '../add-to.js';
 import { checkDepth } from '../json/depth.js';
 import { isObject } from '../json/is-object.js';
 import { attribute, elementsOf, type documentOf } from './elements.js';
@@ -61,7 +62,7 @@ export function mostOfOneType(things: readonly Thing[]): Thing[] {
   for (const thing of things) {
     const [type = ''] = typesOf(thing);
     if (type === '' || ofPage.test(type)) continue;
-    byType.set(type, [...(byType.get(type) ?? []), thing]);
+    addTo(byType, type, thing);
   }
   return [...byType.values()].sort((a, b) => b.length - a.length)[0] ?? [];
 }

@@ -1,3 +1,4 @@
+import { addTo } from '../add-to.js';
 import { fieldKeyOf, type RawRecord } from '@ivy/core';
 import {
   absolute,
@@ -42,7 +43,7 @@ export function recordsInMicroformats(document: ReturnType<typeof documentOf>, b
     const root = roots.find((one) => classes.includes(one));
     // one that is said of another (`p-author h-card`) is a part of it
     if (root === undefined || classes.some((one) => /^(?:p|u)-(?!entry$|item$)[a-z]/.test(one))) continue;
-    found.set(root, [...(found.get(root) ?? []), element]);
+    addTo(found, root, element);
   }
   const root = roots.find((one) => found.has(one));
   return root === undefined ? [] : found.get(root)!.map((element) => recordOf(element, base));

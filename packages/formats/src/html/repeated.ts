@@ -1,3 +1,4 @@
+import { addTo } from '../add-to.js';
 import type { RawRecord } from '@ivy/core';
 import {
   absolute,
@@ -51,7 +52,7 @@ function alikeIn(element: Element): Element[][] {
   const groups = new Map<string, Element[]>();
   for (const one of childrenOf(element)) {
     const name = `${one.tagName}.${classesOf(one)[0] ?? ''}`;
-    groups.set(name, [...(groups.get(name) ?? []), one]);
+    addTo(groups, name, one);
   }
   return [...groups.values()].filter(({ length }) => length >= least);
 }

@@ -29,7 +29,7 @@ export class LiveSources1700000000010 implements MigrationInterface {
         problem jsonb,
         held jsonb
       );
-      CREATE INDEX live_next ON live (next_at) WHERE next_at IS NOT NULL;
+      CREATE INDEX live_next ON live (next_at);
     `);
   }
 

@@ -121,6 +121,7 @@ async function keepPressCurrent(database: DataSource): Promise<void> {
   if (press === undefined) return;
   const { slug, path } = pressSource;
   const feeds = [{ address: press + path, name: new URL(press).host }];
+  await database.query('UPDATE source SET site = $2 WHERE slug = $1', [slug, press]);
   await database.query(
     `UPDATE live SET feeds = $2::jsonb, pages = '[]', joins = NULL FROM source WHERE source.id = source_id AND source.slug = $1
      AND jsonb_array_length(feeds) = 1 AND feeds #>> '{0,address}' ~ ('^http://[^/]+' || $3 || '$') AND feeds <> $2::jsonb`,

@@ -151,12 +151,56 @@ test('twenty files of one name at once become twenty sources', async () => {
   expect(new Set(replies.map(({ body }) => body.slug as string)).size).toBe(20);
 });
 
-test('a second file, too many settings, and a body that breaks off are reported as what they are', async () => {
+test('several files are one source, each post with the file it is of', async () => {
   const form = new FormData();
-  form.append('file', new Blob([notes]), 'a.csv');
-  form.append('file', new Blob([notes]), 'b.csv');
-  const two = await fetch(`${server.url}/api/v1/sources`, { method: 'POST', body: form });
-  expect([two.status, ((await two.json()) as { code: string }).code]).toEqual([400, 'too-many-parts']);
+  form.append('file', new Blob(['id,title\n1,A\n2,B']), 'may.csv');
+  form.append('file', new Blob(['id,title\n3,C']), 'june.csv');
+  form.append('slug', 'months');
+  const reply = await fetch(`${server.url}/api/v1/sources`, { method: 'POST', body: form });
+  const body = (await reply.json()) as any;
+  expect([reply.status, body.posts, body.fileName]).toEqual([201, 3, 'may.csv and 1 more']);
+  const { body: posts } = await server.ask('GET', '/api/v1/sources/months/posts?sort=title');
+  expect(posts.items.map(({ raw }: any) => raw.file)).toEqual(['may.csv', 'may.csv', 'june.csv']);
+});
+
+test('rows that can’t be read are set aside with their lines, and never stop the rest', async () => {
+  const lines = ['{"id":1,"title":"A"}', 'nope', '{"id":2,"title":"B"}'].join('\n');
+  const { body } = await server.upload(lines, 'a.ndjson', { slug: 'with-a-slip' });
+  expect([body.posts, body.rejected]).toEqual([
+    2,
+    [{ record: 0, line: 2, reason: 'It is not JSON.', code: 'broken-row' }],
+  ]);
+  const { body: runs } = await server.ask('GET', '/api/v1/sources/with-a-slip/runs');
+  expect(runs[0].rejected).toEqual(body.rejected);
+});
+
+test('how a file is read is said, kept, and used again for the next one', async () => {
+  const options = JSON.stringify({ header: false });
+  const { body } = await server.upload('Mudflat;Walk\nLagoon;Talk', 'a.csv', { slug: 'bare-rows', options });
+  expect([body.posts, body.fields.map(({ key }: any) => key)]).toEqual([2, ['column 1', 'column 2']]);
+  const form = new FormData();
+  form.append('file', new Blob(['Mudflat;Walk\nReedbed;Count\nQuay;Talk']), 'b.csv');
+  const reply = await fetch(`${server.url}/api/v1/sources/bare-rows/posts`, { method: 'PUT', body: form });
+  expect(((await reply.json()) as any).total).toBe(3);
+  const bad = await server.upload('a,b\n1,2', 'a.csv', { options: '{"delimiter":"x"}' });
+  expect([bad.status, bad.body.errors[0].pointer]).toEqual([400, '/delimiter']);
+  expect((await server.upload('a,b\n1,2', 'a.csv', { options: '{' })).body.errors[0].pointer).toBe('/options');
+});
+
+test.each([
+  ['a.rss', '<rss version="2.0"><channel><item><guid>1</guid><title>A</title></item></channel></rss>', 'rss'],
+  ['a.md', '---\ntitle: A\n---\nText', 'markdown'],
+  [
+    'a.ics',
+    'BEGIN:VCALENDAR\nBEGIN:VEVENT\nUID:1\nSUMMARY:A\nDTSTART:20260601T080000Z\nEND:VEVENT\nEND:VCALENDAR',
+    'ics',
+  ],
+])('%s comes in', async (name, text, format) => {
+  const { status, body } = await server.upload(text, name);
+  expect([status, body.format, body.posts]).toEqual([201, format, 1]);
+});
+
+test('too many settings, and a body that breaks off are reported as what they are', async () => {
   const parts = Object.fromEntries(Array.from({ length: 30 }, (_, i) => [`part${i}`, 'x']));
   const many = await server.upload(notes, 'a.csv', parts);
   expect([many.status, many.body.code]).toEqual([400, 'too-many-parts']);
@@ -172,7 +216,7 @@ test('a file that nests 100,000 deep, and one that is no text, are refused in a 
   const deep = `[{"id":1,"a":${'['.repeat(100_000)}${']'.repeat(100_000)}}]`;
   expect((await server.upload(deep, 'deep.json')).body).toMatchObject({ status: 413, code: 'too-large' });
   const zip = Uint8Array.from([0x50, 0x4b, 3, 4, ...new Uint8Array(500)]);
-  expect((await server.upload(zip, 'sheet.xlsx')).body).toMatchObject({ status: 422, code: 'unknown-format' });
+  expect((await server.upload(zip, 'sheet.xlsx')).body).toMatchObject({ status: 422, code: 'no-posts' });
 });
 
 test.each([

@@ -118,8 +118,11 @@ export async function fetchPosts(asked: FetchAsked): Promise<FetchedPosts> {
     if ('list' in own) return { given: own.list, pages: [], paging: null, joins: [], found: [] };
     paging = own.paging;
     first ??= own.first;
-    format ??= own.first.format;
-    options = { ...own.first.options, ...options };
+    // each of several feeds is of the format it is
+    if (asked.feeds.length === 1) {
+      format = own.first.format;
+      options = { ...own.first.options, ...options };
+    }
     files.push(...own.files);
   }
   const joins = first && asked.feeds.length === 1 ? await fetching.joins(first, asked.feeds[0]!.address) : [];

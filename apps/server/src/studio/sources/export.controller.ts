@@ -1,5 +1,3 @@
-import { cellText, fieldWithRole, type FieldRole, type RawRecord } from '@ivy/core';
-import { feedVersion, recordKey } from '@ivy/formats';
 import { Controller, Get, Param, Query, Res, StreamableFile } from '@nestjs/common';
 import { ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
@@ -11,72 +9,8 @@ import { IndexCache } from '../../delivery/index-cache.js';
 import { inTurns } from '../../shared/turns.js';
 import { postQuery } from './post-query.js';
 import { findIds } from './posts.js';
+import { writers } from './post-writers.js';
 import { SourcesService } from './sources.service.js';
-
-/** What records are written as: what stands before, between and after them, and how such a file is called. */
-interface Writer {
-  type: string;
-  /** Of its name, where that is another than what is asked for. */
-  ending?: string;
-  head: (source: Source, keys: readonly string[]) => string;
-  line: (record: RawRecord, keys: readonly string[], source: Source) => string;
-  between?: string;
-  foot?: string;
-}
-
-const writers: Record<string, Writer> = {
-  csv: {
-    type: 'text/csv; charset=utf-8',
-    head: (_source, keys) => `${keys.map(quoted).join(',')}\r\n`,
-    line: (record, keys) => `${keys.map((key) => quoted(cellOf(record, key))).join(',')}\r\n`,
-  },
-  ndjson: {
-    type: 'application/x-ndjson; charset=utf-8',
-    head: () => '',
-    line: (record, keys) => `${JSON.stringify(inOrder(record, keys))}\n`,
-  },
-  jsonfeed: {
-    type: 'application/feed+json; charset=utf-8',
-    ending: 'json',
-    head: ({ name, site }) => {
-      const feed = JSON.stringify({ version: feedVersion, title: name, ...(site !== null && { home_page_url: site }) });
-      return `${feed.slice(0, -1)},"items":[\n`;
-    },
-    line: (record, keys, source) => JSON.stringify(feedItem(record, keys, source)),
-    between: ',\n',
-    foot: '\n]}\n',
-  },
-};
-
-/** A record by the order of the fields: the database keeps none. */
-function inOrder(record: RawRecord, keys: readonly string[]): RawRecord {
-  return Object.fromEntries(keys.flatMap((key) => (Object.hasOwn(record, key) ? [[key, record[key]] as const] : [])));
-}
-
-/** A post as JSON Feed 1.1 has it for whoever reads feeds, with the whole record beside it, which comes in again. */
-function feedItem(record: RawRecord, keys: readonly string[], { fields, site }: Source): object {
-  const said = (role: FieldRole) => {
-    const field = fieldWithRole(fields, role);
-    return field ? cellOf(record, field.key).trim() : '';
-  };
-  const address = (role: FieldRole) => {
-    const text = said(role);
-    return text !== '' && URL.canParse(text, site ?? undefined) ? new URL(text, site ?? undefined).href : '';
-  };
-  const published = Date.parse(said('published'));
-  const item = {
-    ...{ id: said('id') || said('link') || said('title'), url: address('link'), title: said('title') },
-    ...{ summary: said('summary'), content_text: said('body') || said('summary') || said('title') },
-    ...{ image: address('image'), date_published: Number.isNaN(published) ? '' : new Date(published).toISOString() },
-  };
-  const author = said('author');
-  const own = Object.entries(item).filter(([, value]) => value !== '');
-  return {
-    ...Object.fromEntries(own),
-    ...(author && { authors: [{ name: author }] }),
-    [recordKey]: inOrder(record, keys),
-  };
-}
 
 /** All posts of a source as a file that comes in again unchanged. */
 @ApiTags('sources')
@@ -133,15 +67,4 @@ export class ExportController {
     const { index } = await this.indexes.of(source.id);
     return inTurns(findIds(index, postQuery(asked, index.fields)));
   }
-}
-
-/** A value as one cell: lists as their texts, with a bar between. */
-function cellOf(record: RawRecord, key: string): string {
-  const raw = Object.hasOwn(record, key) ? record[key] : '';
-  return typeof raw === 'string' ? raw : cellText(raw);
-}
-
-/** A cell as RFC 4180 writes it. */
-function quoted(text: string): string {
-  return /[",\r\n]|^\s|\s$/.test(text) ? `"${text.replaceAll('"', '""')}"` : text;
 }

@@ -75,7 +75,8 @@ test('a slug that is taken, unknown parts and a missing file are refused', async
     400,
     ['/colour', '/slug'],
   ]);
-  expect((await server.ask('POST', '/api/v1/sources', { name: 'x' })).status).toBe(415);
+  const bare = await server.ask('POST', '/api/v1/sources', { name: 'x' });
+  expect([bare.status, bare.body.errors[0].pointer]).toEqual([400, '/url']);
   const form = await fetch(`${server.url}/api/v1/sources`, { method: 'POST', body: new FormData() });
   expect(form.status).toBe(400);
 });
@@ -200,6 +201,7 @@ describe('the posts of a source', () => {
     ['csv', 'csv'],
     ['ndjson', 'ndjson'],
     ['jsonfeed', 'json'],
+    ['atom', 'atom'],
   ])('go out as %s, and come in again unchanged', async (as, ending) => {
     const response = await fetch(`${server.url}/api/v1/sources/${slug}/export?as=${as}`);
     expect(response.headers.get('content-disposition')).toContain(`tabled.${ending}`);

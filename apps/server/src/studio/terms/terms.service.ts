@@ -1,4 +1,5 @@
 import {
+  changesTowards,
   changeTaxonomy,
   describeTerms,
   holdsTerms,
@@ -8,6 +9,7 @@ import {
   type FieldDescription,
   type Finding,
   type PostIndex,
+  type TaxonomyTerm,
   type Term,
   type TermChange,
   type TermSummary,
@@ -100,6 +102,27 @@ export class TermsService {
     });
     await this.changes.tell({ kind: 'source', id, few: true });
     return effect;
+  }
+
+  /** What has the terms of a field be as a taxonomy from elsewhere has them, as one change; null where they are already. */
+  async towards(
+    slug: string,
+    field: string,
+    wanted: readonly TaxonomyTerm[],
+    from: string,
+  ): Promise<TermChange | null> {
+    const { id } = await this.#at(slug);
+    const { terms } = await this.#standing(this.database.manager, id, field, false);
+    const { changes, problem } = changesTowards(terms, wanted);
+    if (problem) throw new Problem(409, problem.code, problem.text);
+    if (changes.length === 0) return null;
+    const count = (does: string) => changes.filter((one) => one.does === does).length;
+    const parts = [`${count('add')} new`, `${count('rename')} renamed`, `${count('move')} moved`];
+    return {
+      does: 'several',
+      changes,
+      text: `As in ${from}: ${parts.filter((part) => !part.startsWith('0 ')).join(', ') || 'shown otherwise'}`,
+    };
   }
 
   /** Takes the newest change back, or makes the one again that was taken back last. */
@@ -223,12 +246,16 @@ function placeOf(terms: readonly Term[], slug: string): number {
 }
 
 /** That a term that was added by hand has no posts by now, which would lose it. */
-function checkUnused(index: PostIndex, field: string, { change, after }: TermChangeRow): void {
-  if (change.does !== 'add') return;
+function checkUnused(index: PostIndex, field: string, { change, before, after }: TermChangeRow): void {
+  const adds = (one: TermChange): boolean => one.does === 'add' || (one.does === 'several' && one.changes.some(adds));
+  if (!adds(change)) return;
   const { numbers, sizes } = index.column(field);
-  const number = numbers.get(after[0]!.slug);
-  if (number === undefined || sizes[number] === 0) return;
-  throw new Problem(409, 'term-in-use', `“${change.label}” has posts by now. Delete it, if they are to lose it.`);
+  const isUsed = (slug: string) => (sizes[numbers.get(slug) ?? -1] ?? 0) > 0;
+  const wasThere = new Set(before.flatMap(({ slug, term }) => (term === null ? [] : [slug])));
+  const added = after.filter(({ slug }) => !wasThere.has(slug));
+  const used = added.find(({ slug }) => isUsed(slug));
+  if (!used) return;
+  throw new Problem(409, 'term-in-use', `“${used.slug}” has posts by now. Delete it, if they are to lose it.`);
 }
 
 /** The term that a change is about, and that is there after it. */

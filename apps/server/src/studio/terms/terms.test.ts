@@ -287,3 +287,37 @@ test('without scripts a range to the minute is put into the address as everywher
   const { body } = await server.ask('GET', `/api/v1/lenses/${slug}-times/results?seen=2026-03-01T10/..`);
   expect(body.items.map(({ id }: any) => id).sort()).toEqual(['2', '3']);
 });
+
+test.each([
+  ['jsonld', 'places.jsonld'],
+  ['turtle', 'places.ttl'],
+])('terms go out as %s and come in again unchanged; another taxonomy shapes them, and is undone', async (as, name) => {
+  const slug = `skos-${as}`;
+  await server.upload('id,title,place\n1,A,Shore > Mudflat\n2,B,Shore > Bank\n3,C,Lagoon', 'a.csv', { slug });
+  const at = `/api/v1/sources/${slug}/terms/place`;
+  const out = await fetch(`${server.url}${at}/export?as=${as}`);
+  expect(out.headers.get('content-disposition')).toContain(`place.${as === 'turtle' ? 'ttl' : 'jsonld'}`);
+  const text = await out.text();
+  const send = async (body: string, query = '') => {
+    const form = new FormData();
+    form.append('file', new Blob([body]), name);
+    const reply = await fetch(`${server.url}${at}/import${query}`, { method: 'POST', body: form });
+    return { status: reply.status, body: (await reply.json()) as any };
+  };
+  expect((await send(text)).body.text).toBe('They are like this already');
+  const other = `@prefix skos: <http://www.w3.org/2004/02/skos/core#> .
+<#mudflat> skos:notation "mudflat" ; skos:prefLabel "Mud flats" . <#reed> skos:prefLabel "Reed" ; skos:broader <#mudflat> .`;
+  expect((await send(other, '?preview=1')).body.text).toContain('1 new, 1 renamed');
+  const labels = async () =>
+    (await server.ask('GET', at)).body.map(({ label, parent }: any) => `${parent ?? ''}/${label}`);
+  const before = await labels();
+  expect((await send(other)).status).toBe(200);
+  expect(await labels()).toEqual(
+    expect.arrayContaining(['/Mud flats', 'mudflat/Reed', '/Shore', 'shore/Bank', '/Lagoon']),
+  );
+  const { body: found } = await server.ask('GET', `/api/v1/sources/${slug}/posts?filter=place:mudflat`);
+  expect(found.total).toBe(1);
+  await server.ask('POST', `${at}/undo`, {});
+  expect(await labels()).toEqual(before);
+  expect((await send('nonsense')).body.code).toBe('broken-file');
+});

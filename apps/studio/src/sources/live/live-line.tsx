@@ -17,6 +17,7 @@ export function LiveLine({ slug, posts, live }: { slug: string; posts: number; l
     setBusy(true);
     setProblem('');
     setSaid('');
+    let failure = '';
     try {
       const { state, added, changed, removed } = await api.ask(
         'post',
@@ -32,11 +33,12 @@ export function LiveLine({ slug, posts, live }: { slug: string; posts: number; l
       if (state === 'done') setSaid(words.filter(Boolean).join(', ') || 'Nothing new');
       if (state === 'unchanged') setSaid('Nothing new');
     } catch (error) {
-      setProblem((error as Error).message);
-    } finally {
-      await refreshAll();
-      setBusy(false);
+      failure = (error as Error).message;
     }
+    await refreshAll();
+    setBusy(false);
+    // what is kept of it says the same, and more
+    setProblem(failure);
   };
   const isFetching = isBusy || live.state === 'fetching';
   return (

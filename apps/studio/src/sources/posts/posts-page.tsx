@@ -36,7 +36,7 @@ export function PostsPage() {
 }
 
 /** What posts go out as. */
-const exports = { csv: 'CSV', ndjson: 'NDJSON', jsonfeed: 'JSON Feed' };
+const exports = { csv: 'CSV', ndjson: 'NDJSON', jsonfeed: 'JSON Feed', atom: 'Atom' };
 
 /** Filters and columns offered at most: a table is no form. */
 const mostFilters = 6;

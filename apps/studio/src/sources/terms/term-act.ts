@@ -41,3 +41,10 @@ export async function stepTerms(slug: string, field: string, way: 'undo' | 'redo
 function termsAt(slug: string, field: string): string {
   return `/api/v1/sources/${encodeURIComponent(slug)}/terms/${encodeURIComponent(field)}`;
 }
+
+/** Brings a taxonomy in, in SKOS. */
+export function sendTaxonomy(slug: string, field: string, file: File): Promise<TermEffect> {
+  const body = new FormData();
+  body.append('file', file);
+  return api.ask('post', '/api/v1/sources/{slug}/terms/{field}/import', { slug, field }, { body });
+}

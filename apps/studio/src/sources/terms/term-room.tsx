@@ -19,6 +19,7 @@ import type { TermAct } from './term-act.js';
 import { TermPanel } from './term-panel.js';
 import { placeAfter, termsInSight, termTree, type Step, type TermTree } from './term-tree.js';
 import { Thread } from './thread.js';
+import { TaxonomyFiles } from './taxonomy-files.js';
 import { useShaping } from './use-shaping.js';
 
 interface Props {
@@ -67,7 +68,8 @@ export function TermRoom({ source, field, hue, findings }: Props) {
         <span role="status" className={`min-w-0 truncate text-[13px] ${problem ? 'text-bad' : 'text-ink-2'}`}>
           {problem || said}
         </span>
-        <span className="ms-auto flex items-center gap-1">
+        <span className="ms-auto flex flex-wrap items-center gap-1">
+          <TaxonomyFiles shaping={shaping} />
           {steps.map(({ way, name, keys, icon }) => (
             <button
               key={way}

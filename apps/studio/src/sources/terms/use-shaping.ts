@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { mutate } from 'swr';
 import { useApi } from '../../api/api.js';
 import { tellTabs } from '../../api/tabs.js';
-import { sendTerm, stepTerms, type TermAct } from './term-act.js';
+import { sendTaxonomy, sendTerm, stepTerms, type TermAct } from './term-act.js';
 
 /** The terms of a field in hand. */
 export interface Shaping {
@@ -21,6 +21,8 @@ export interface Shaping {
   /** @returns the term there is then; undefined where it could not be done */
   act: (act: TermAct) => Promise<string | null | undefined>;
   step: (way: 'undo' | 'redo') => Promise<void>;
+  /** Has terms be as a taxonomy in SKOS has them; what it does not know stays. */
+  bring: (file: File) => Promise<void>;
 }
 
 /** Does things to terms, one at a time, and asks anew for all that hangs on them. */
@@ -62,6 +64,12 @@ export function useShaping(slug: string, field: string): Shaping {
           ({ text }) => text,
         )
       )?.term,
+    bring: async (file) => {
+      await run(
+        () => sendTaxonomy(slug, field, file),
+        ({ text }) => text,
+      );
+    },
     step: async (way) => {
       await run(
         () => stepTerms(slug, field, way),

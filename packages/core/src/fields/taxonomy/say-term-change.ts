@@ -24,7 +24,7 @@ export function sayTermChange(terms: readonly Term[], change: TermChange): strin
     case 'remove':
       return `${name(change.term)} deleted`;
     case 'several':
-      return change.changes.map((one) => sayTermChange(terms, one)).join('; ');
+      return change.text ?? change.changes.map((one) => sayTermChange(terms, one)).join('; ');
     case 'merge':
       return `${change.from.map(name).join(', ')} into ${name(change.into)}`;
   }

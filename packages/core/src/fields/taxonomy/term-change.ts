@@ -11,8 +11,8 @@ export type TermChange =
   | { does: 'remove'; term: string }
   /** Posts that have one of these have the other one instead; what stands under them then stands under it. */
   | { does: 'merge'; from: readonly string[]; into: string }
-  /** One after the other, as one thing that is done. */
-  | { does: 'several'; changes: readonly TermChange[] };
+  /** One after the other, as one thing that is done; said by `text`, where all of them together would be too much. */
+  | { does: 'several'; changes: readonly TermChange[]; text?: string };
 
 /** Why something can't be done to a term. */
 export interface TermProblem {
