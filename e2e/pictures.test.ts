@@ -104,13 +104,12 @@ const views: View[] = [
     },
   },
   {
-    name: 'bench-findings',
-    path: '/lenses/field-notes?kind=survey',
+    name: 'look',
+    path: '/sources',
     prepare: async () => {
-      await cardsInFrame();
-      await browser.press('[role=tab]', 'Findings');
-      await browser.press('#drawer-panel button', 'Look for them');
-      await browser.untilText('#drawer-panel', 'Most within reach');
+      await (await browser.find('#posts-address')).sendKeys(`${stage.press}/plain`);
+      await browser.press('button', 'Look there');
+      await browser.untilText('main', '80 posts');
     },
   },
   {
@@ -169,10 +168,32 @@ const views: View[] = [
     prepare: () => browser.inFrame(() => browser.find('.ivy-card')),
   },
   {
-    name: 'help',
-    path: '/help/why-missing',
-    prepare: () =>
-      browser.until('its picture', () => browser.run('return document.querySelector("main img").complete')),
+    name: 'live',
+    path: '/sources/wardens-press/runs',
+    prepare: async () => {
+      const mood = (said: object) =>
+        fetch(`${stage.press}/press/mood`, { method: 'POST', body: JSON.stringify(said) }).then((reply) =>
+          reply.text(),
+        );
+      const refresh = () =>
+        fetch(`${stage.studio}/api/v1/sources/wardens-press/refresh`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: '{}',
+        }).then((reply) => reply.text());
+      const note = { text: 'Seen twice from the hide.', author: 11, habitats: [101], kind: 31 };
+      for (const title of ['A seal by the hide', 'Low water at noon']) {
+        await mood({ publish: { ...note, title, posted: '2026-07-01T10:00:00Z' } });
+        await refresh();
+      }
+      await mood({ fail: 503 });
+      await refresh();
+      await mood({ lose: 150 });
+      await refresh();
+      await mood({});
+      await browser.driver.navigate().refresh();
+      await browser.untilText('main', 'Waits for you');
+    },
   },
   { name: 'publish', path: '/lenses/field-notes/publish', prepare: () => changeSomething() },
   {

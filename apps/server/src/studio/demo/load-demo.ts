@@ -83,6 +83,7 @@ export async function loadDemo(app: Services, site: string, again = false): Prom
     await database.getRepository(Source).update({ slug: source }, { site });
   }
   await keepPressCurrent(database);
+  await keepPagesCurrent(database, site);
   const loaders = {
     ...Object.fromEntries(Object.entries(parts).map(([name, part]) => [name, () => loadPart(app, part, site)])),
     press: () => loadPress(app),
@@ -112,6 +113,24 @@ async function loadPress(app: Services): Promise<boolean> {
     // it is loaded at the next start then
     if (error instanceof Problem) return false;
     throw error;
+  }
+}
+
+/** Pages that lenses of the demo stand on are pages of the demo site, wherever that stands now. */
+async function keepPagesCurrent(database: DataSource, site: string): Promise<void> {
+  for (const { slug } of Object.values(parts).flatMap(({ lenses }) => lenses)) {
+    const { markup } = JSON.parse(readFileSync(fromRoot('demo', 'lenses', `${slug}.json`), 'utf8')) as {
+      markup?: Markup;
+    };
+    if (!markup) continue;
+    const isOfDemo = (column: string) => `${column} #>> '{markup,page}' ~ ('^https?://[^/]+' || $3 || '$')`;
+    const moved = (column: string) => `${column} = jsonb_set(${column}, '{markup,page}', to_jsonb($2 || $3::text))`;
+    const given = [slug, site, markup.page];
+    await database.query(`UPDATE lens SET ${moved('draft')} WHERE slug = $1 AND ${isOfDemo('draft')}`, given);
+    await database.query(
+      `UPDATE release SET ${moved('config')} FROM lens WHERE lens.id = lens_id AND lens.slug = $1 AND ${isOfDemo('config')}`,
+      given,
+    );
   }
 }
 
