@@ -118,8 +118,8 @@ function* recordsOf(event: ICAL.Event, exceptions: readonly ICAL.Event[], horizo
   }
   for (const time of times) {
     // the type that the library gives this names one that it does not export
-    const details = event.getOccurrenceDetails(time);
-    const { item, startDate, endDate, recurrenceId } = details;
+    const details: unknown = event.getOccurrenceDetails(time);
+    const { item, startDate, endDate, recurrenceId } = details as Occurrence;
     yield recordOf(item, startDate, endDate, `${event.uid}/${recurrenceId.toString()}`);
   }
 }

@@ -48,7 +48,7 @@ function keyFor(record: Plain, name: string, group: readonly Plain[]): string {
 /** What one thing is called, if it says so. */
 function nameOf(thing: Plain): string | undefined {
   const name = ['name', 'label', 'title'].map((key) => thing[key]).find((said) => typeof said === 'string');
-  return name as string | undefined;
+  return name;
 }
 
 function likeness(key: string, name: string): number {

@@ -122,8 +122,9 @@ function fromJsonLd(text: string): Triple[] {
       if (key === '@type' || key === 'type') {
         for (const type of [value].flat())
           if (typeof type === 'string') triples.push(thing(subject, `${rdf}type`, nameOf(type)));
-      } else if (key === '@graph' || key === '@included') for (const one of [value].flat()) isObject(one) && visit(one);
-      else if (!key.startsWith('@') && key !== 'id') say(nameOf(key), value);
+      } else if (key === '@graph' || key === '@included') {
+        for (const one of [value].flat()) if (isObject(one)) visit(one);
+      } else if (!key.startsWith('@') && key !== 'id') say(nameOf(key), value);
     }
     return subject;
   };

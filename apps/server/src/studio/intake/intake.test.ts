@@ -157,7 +157,7 @@ test('several files are one source, each post with the file it is of', async () 
   form.append('file', new Blob(['id,title\n3,C']), 'june.csv');
   form.append('slug', 'months');
   const reply = await fetch(`${server.url}/api/v1/sources`, { method: 'POST', body: form });
-  const body = (await reply.json()) as any;
+  const body = await reply.json();
   expect([reply.status, body.posts, body.fileName]).toEqual([201, 3, 'may.csv and 1 more']);
   const { body: posts } = await server.ask('GET', '/api/v1/sources/months/posts?sort=title');
   expect(posts.items.map(({ raw }: any) => raw.file)).toEqual(['may.csv', 'may.csv', 'june.csv']);
@@ -181,7 +181,7 @@ test('how a file is read is said, kept, and used again for the next one', async 
   const form = new FormData();
   form.append('file', new Blob(['Mudflat;Walk\nReedbed;Count\nQuay;Talk']), 'b.csv');
   const reply = await fetch(`${server.url}/api/v1/sources/bare-rows/posts`, { method: 'PUT', body: form });
-  expect(((await reply.json()) as any).total).toBe(3);
+  expect((await reply.json()).total).toBe(3);
   const bad = await server.upload('a,b\n1,2', 'a.csv', { options: '{"delimiter":"x"}' });
   expect([bad.status, bad.body.errors[0].pointer]).toEqual([400, '/delimiter']);
   expect((await server.upload('a,b\n1,2', 'a.csv', { options: '{' })).body.errors[0].pointer).toBe('/options');

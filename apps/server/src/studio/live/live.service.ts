@@ -5,7 +5,7 @@ import { In, type DataSource } from 'typeorm';
 import { LiveRow } from '../../database/live.entity.js';
 import type { Source } from '../../database/source.entity.js';
 import { readUrl } from '../../outside/open-outside.js';
-import { notFound, Problem } from '../../problem/problem.js';
+import { Problem } from '../../problem/problem.js';
 import { Changes } from '../../shared/changes.js';
 import type { JobHandle } from '../intake/jobs.js';
 import { RunsService } from '../runs/runs.service.js';
@@ -14,7 +14,7 @@ import { SourcesService } from '../sources/sources.service.js';
 import { Fetches, FetchProblem } from './fetches.js';
 import type { Feed, FetchedPosts } from './fetch-posts.js';
 import type { LiveBody, LiveSourceBody } from './live.bodies.js';
-import { claimLasts, isAtIt, liveViewOf, type LiveView } from './live.view.js';
+import { claimLasts, liveViewOf, type LiveView } from './live.view.js';
 import { Secrets } from './secrets.js';
 
 /** Milliseconds between two looks for sources that are due; minutes between two where nobody says how many. */

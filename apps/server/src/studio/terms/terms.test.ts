@@ -302,7 +302,7 @@ test.each([
     const form = new FormData();
     form.append('file', new Blob([body]), name);
     const reply = await fetch(`${server.url}${at}/import${query}`, { method: 'POST', body: form });
-    return { status: reply.status, body: (await reply.json()) as any };
+    return { status: reply.status, body: await reply.json() };
   };
   expect((await send(text)).body.text).toBe('They are like this already');
   const other = `@prefix skos: <http://www.w3.org/2004/02/skos/core#> .

@@ -17,29 +17,38 @@ export type LookState =
   | { at: 'there'; look: LookView }
   | { at: 'failed'; words: string; before: LookView | null };
 
+/** What a look came to, and of what it was one. */
+interface Looked {
+  given: Given;
+  settings: ReadSettings;
+  /** Null where it failed, which `words` tell. */
+  look: LookView | null;
+  words: string;
+  /** What was seen last. */
+  seen: LookView | null;
+}
+
 /**
  * Looks at what is given, again whenever it is to be read otherwise.
  * @param given, settings  the same objects as long as nothing changes
  */
 export function useLook(given: Given, settings: ReadSettings): LookState {
-  const [state, setState] = useState<LookState>({ at: 'looking', before: null });
+  const [looked, setLooked] = useState<Looked | null>(null);
   useEffect(() => {
     const stop = new AbortController();
-    setState((was) => ({ at: 'looking', before: was.at === 'there' ? was.look : was.before }));
+    const keep = (found: LookView | null, words: string) => {
+      if (stop.signal.aborted) return;
+      setLooked((was) => ({ given, settings, look: found, words, seen: found ?? was?.seen ?? null }));
+    };
     look(given, settings, stop.signal).then(
-      (found) => setState({ at: 'there', look: found }),
-      (error: unknown) => {
-        if (stop.signal.aborted) return;
-        setState((was) => ({
-          at: 'failed',
-          words: (error as Error).message,
-          before: was.at === 'there' ? was.look : was.before,
-        }));
-      },
+      (found) => keep(found, ''),
+      (error: unknown) => keep(null, (error as Error).message),
     );
     return () => stop.abort();
   }, [given, settings]);
-  return state;
+  const before = looked?.seen ?? null;
+  if (looked?.given !== given || looked.settings !== settings) return { at: 'looking', before };
+  return looked.look ? { at: 'there', look: looked.look } : { at: 'failed', words: looked.words, before };
 }
 
 async function look(given: Given, { format, options }: ReadSettings, signal: AbortSignal): Promise<LookView> {

@@ -58,9 +58,11 @@ export function RunsPage() {
               <span className="remark text-[15px] text-ink-2">
                 Each says what it changed. The newest can be undone.
               </span>
-              <Link to={`/sources/${slug}/replace`} className="button ms-auto">
-                Replace posts
-              </Link>
+              {!source?.live && (
+                <Link to={`/sources/${slug}/replace`} className="button ms-auto">
+                  Replace posts
+                </Link>
+              )}
             </p>
             {problem && (
               <p className="mt-2 text-bad" role="alert">
