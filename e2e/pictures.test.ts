@@ -104,6 +104,16 @@ const views: View[] = [
     },
   },
   {
+    name: 'bench-findings',
+    path: '/lenses/field-notes?kind=survey',
+    prepare: async () => {
+      await cardsInFrame();
+      await browser.press('[role=tab]', 'Findings');
+      await browser.press('#drawer-panel button', 'Look for them');
+      await browser.untilText('#drawer-panel', 'Most within reach');
+    },
+  },
+  {
     name: 'look',
     path: '/sources',
     prepare: async () => {
@@ -131,12 +141,6 @@ const views: View[] = [
       await browser.press('nav[aria-label="What is marked"] li button', 'Habitat ticks');
       await browser.untilText('[aria-label="In hand"]', '5 of 5 meet');
     },
-  },
-  {
-    name: 'notices',
-    path: '/notices?habitat=Lagoon,Mudflat',
-    onSite: true,
-    prepare: () => browser.find('[data-ivy-state=ready]'),
   },
   { name: 'hosted', path: '/l/field-notes?habitat=mudflat', plain: true, prepare: () => browser.find('.ivy-card') },
   {

@@ -91,6 +91,19 @@ export const helpPages: readonly HelpPage[] = [
     shows: 'A source: its fields on the tray, with what was found in them',
   },
   {
+    id: 'keep-fresh',
+    title: 'Keep posts fresh from an address',
+    words: 'feed rss atom endpoint api live schedule calendar ping url',
+    steps: [
+      'On Sources, give the address of a feed, an endpoint, a calendar or a page, and press “Look there”.',
+      'The first posts stand there as they would be read. What is read wrong is said otherwise by a press above them.',
+      'Say how often it is looked at, and give a key as a header if it wants one. “Keep it fresh” brings all of it in.',
+      'On the tray, “Look now” asks at once. If it fails, the posts that came last stay; if many would go, you are asked first.',
+    ],
+    picture: 'look',
+    shows: 'A page looked at before it is kept: its first posts as a table, and how often it is asked',
+  },
+  {
     id: 'publish-safely',
     title: 'Publish without breaking links',
     words: 'release restore rollback alias rename',

@@ -24,12 +24,20 @@ export function IntakeProgress({ file, stage }: { file: string; stage: IntakeSta
         {stage.at === 'reading' && stage.total > 0 && (
           <>
             {figure(stage.done)} of {countOf(stage.total, 'post')}
-            {stage.rate > 0 && `, ${figure(stage.rate)} a second`}
+            {stage.rate > 0 && `, ${figure(stage.rate)} a second${leftWords(stage)}`}
           </>
         )}
+        {stage.at === 'reading' && stage.total === 0 && stage.done > 0 && `${countOf(stage.done, 'post')} so far`}
       </p>
     </>
   );
+}
+
+/** How long it still takes, where that is more than a moment. */
+function leftWords({ done, total, rate }: { done: number; total: number; rate: number }): string {
+  const seconds = Math.round((total - done) / rate);
+  if (seconds < 3) return '';
+  return seconds < 100 ? `, about ${seconds} s left` : `, about ${Math.round(seconds / 60)} min left`;
 }
 
 function wordsOf(file: string, stage: IntakeStage): string {

@@ -105,7 +105,7 @@ test('a file is told its place in line and how far it is read', async () => {
   report({ done: 120_000, total: 480_000, rate: 40_000 });
   await later();
   expect(page.words).toContain('Reading large.json…');
-  expect(page.words).toContain('120,000 of 480,000 posts, 40,000 a second');
+  expect(page.words).toContain('120,000 of 480,000 posts, 40,000 a second, about 9 s left');
   expect(page.element.querySelector('[role=progressbar]')!.getAttribute('aria-valuenow')).toBe('25');
 });
 

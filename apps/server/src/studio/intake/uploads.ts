@@ -3,7 +3,7 @@ import { cleanText, isBroken } from '@ivy/core';
 import { limits } from '@ivy/formats';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import type { FastifyRequest } from 'fastify';
-import { createWriteStream, existsSync, readdirSync, rmSync } from 'node:fs';
+import { createWriteStream } from 'node:fs';
 import { mkdir, mkdtemp, rm, statfs } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,6 +11,7 @@ import { Transform, type TransformCallback } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { FileOnDisk, FilesOnDisk } from './given-files.js';
 import { brokenText } from '../../doors/bodies.js';
+import { removeLeftovers } from '../../shared/leftovers.js';
 import { Problem } from '../../problem/problem.js';
 
 /** Files as they came, on disk until they are read. */
@@ -39,7 +40,7 @@ export class Uploads implements OnModuleInit, OnModuleDestroy {
   #bytes = 0;
 
   async onModuleInit(): Promise<void> {
-    removeLeftovers();
+    removeLeftovers(folderName);
     this.#folder = await mkdtemp(join(tmpdir(), `${folderName}${process.pid}-`));
   }
 
@@ -141,14 +142,4 @@ async function keepFile(part: MultipartFile, path: string, count: (bytes: number
     throw new Problem(413, 'too-large', `The file is larger than ${megabytes} MB. Bring it in as smaller ones.`);
   }
   return cleanText(part.filename ?? '') || 'posts';
-}
-
-/** Takes away what servers left that were killed. */
-function removeLeftovers(): void {
-  for (const name of readdirSync(tmpdir())) {
-    const pid = name.startsWith(folderName) ? Number(name.slice(folderName.length).split('-')[0]) : NaN;
-    if (pid > 0 && pid !== process.pid && !existsSync(`/proc/${pid}`)) {
-      rmSync(join(tmpdir(), name), { recursive: true, force: true });
-    }
-  }
 }

@@ -346,8 +346,12 @@ function fileOf({ path, address, type }: Page, label: string): FileOnDisk {
 
 /** The first and last of the posts of a page: an endpoint that repeats itself repeats those. */
 function fingerprint({ records }: FileReading): string {
-  const all = [...records];
-  return JSON.stringify([all.length, all[0], all.at(-1)]);
+  let [first, last]: unknown[] = [];
+  for (const record of records) {
+    first ??= record;
+    last = record;
+  }
+  return JSON.stringify([records.length, first, last]);
 }
 
 function nameOf(address: string): string {

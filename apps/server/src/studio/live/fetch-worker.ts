@@ -6,7 +6,7 @@ import { fetchPosts, type FetchAsked, type FetchedPosts } from './fetch-posts.js
 
 /** What is fetched, in a thread of its own. */
 export interface FetchTask extends Omit<FetchAsked, 'signal' | 'tell'> {
-  /** Told how many pages and posts have come; whatever it says in turn ends the work. */
+  /** Told how many pages and posts have come. */
   port: MessagePort | null;
 }
 
@@ -14,11 +14,11 @@ export type FetchResult =
   { refused: Refusal & { retryAfter: number | null } } | { refused: null; fetched: FetchedPosts };
 
 export default async function fetchAll({ port, ...task }: FetchTask): Promise<FetchResult> {
-  const stop = new AbortController();
-  port?.on('message', () => stop.abort());
+  // whoever gives it up ends the thread
+  const { signal } = new AbortController();
   try {
     const tell = (pages: number, posts: number) => port?.postMessage({ pages, posts });
-    return { refused: null, fetched: await fetchPosts({ ...task, signal: stop.signal, tell }) };
+    return { refused: null, fetched: await fetchPosts({ ...task, signal, tell }) };
   } catch (error) {
     if (error instanceof Problem) {
       const retryAfter = 'retryAfter' in error ? (error.retryAfter as number | null) : null;

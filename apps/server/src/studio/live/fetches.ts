@@ -1,10 +1,11 @@
-import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Inject, Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Problem } from '../../problem/problem.js';
+import { removeLeftovers } from '../../shared/leftovers.js';
 import { fromRoot } from '../../shared/paths.js';
 import { reachToken } from '../../outside/reach-token.js';
 import type { Reach } from '../../outside/reach.js';
@@ -13,6 +14,8 @@ import type { FetchResult, FetchTask } from './fetch-worker.js';
 
 /** Milliseconds one fetch may take in all, and fetches at once. */
 const most = { time: 15 * 60_000, atOnce: 3, waiting: 50 };
+
+const folderName = 'ivy-lens-fetch-';
 
 /** Why a fetch failed, with when the other side would like to be asked again. */
 export class FetchProblem extends Problem {
@@ -30,7 +33,7 @@ export type FetchWork = Omit<FetchTask, 'folder' | 'reach' | 'port' | 'today'>;
 
 /** Fetches posts from elsewhere, in threads of their own, a few at once. */
 @Injectable()
-export class Fetches implements OnModuleDestroy {
+export class Fetches implements OnModuleInit, OnModuleDestroy {
   readonly #pool = new Piscina({
     filename: fromRoot('apps', 'server', 'dist', 'studio', 'live', 'fetch-worker.js'),
     minThreads: 0,
@@ -41,6 +44,10 @@ export class Fetches implements OnModuleDestroy {
   });
 
   constructor(@Inject(reachToken) private readonly reach: Reach) {}
+
+  onModuleInit(): void {
+    removeLeftovers(folderName);
+  }
 
   async onModuleDestroy(): Promise<void> {
     await this.#pool.destroy();
@@ -58,7 +65,7 @@ export class Fetches implements OnModuleDestroy {
     if (this.#pool.queueSize >= most.waiting) {
       throw new Problem(503, 'too-many-waiting', 'Too many addresses are being asked. Try again in a moment.');
     }
-    const folder = await mkdtemp(join(tmpdir(), `ivy-lens-fetch-${process.pid}-`));
+    const folder = await mkdtemp(join(tmpdir(), `${folderName}${process.pid}-`));
     const { port1, port2 } = new MessageChannel();
     port1.on('message', ({ pages, posts }: { pages: number; posts: number }) => tell?.(pages, posts));
     const late = AbortSignal.timeout(most.time);
