@@ -8,20 +8,38 @@ const looked = 200_000;
  * valid; and else the one of the single-byte encodings in which most of what is not ASCII stands where letters and signs
  * do in the languages it is used for.
  */
-export function encodingOf(bytes: Uint8Array): Encoding {
+export function encodingOf(bytes: Uint8Array, type = ''): string {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
   const wide = wideEncoding(bytes);
   if (wide) return wide;
   if (isUtf8(bytes)) return 'utf-8';
+  const declared = declaredIn(bytes, type);
+  if (declared) return declared;
   const some = bytes.subarray(0, looked);
   const scored = singleByte.map((encoding, i): [Encoding, number] => [encoding, score(some, encoding) - i * 0.01]);
   return scored.sort((a, b) => b[1] - a[1])[0]![0];
 }
 
 /** Turns a file's bytes into text, without a byte order mark. */
-export function decodeText(bytes: Uint8Array, encoding: Encoding = encodingOf(bytes)): string {
+export function decodeText(bytes: Uint8Array, encoding: string = encodingOf(bytes)): string {
   return new TextDecoder(encoding).decode(bytes);
+}
+
+/** The encoding that a text, or whoever sent it, says it is in; null where that is none anyone knows, or UTF-8, which it is not. */
+function declaredIn(bytes: Uint8Array, type: string): string | null {
+  const start = new TextDecoder('windows-1252').decode(bytes.subarray(0, 2048));
+  const said =
+    /^\s*<\?xml[^>]*\bencoding=["']([\w-]+)/.exec(start)?.[1] ??
+    /<meta[^>]*\bcharset=["']?([\w-]+)/i.exec(start)?.[1] ??
+    /charset=["']?([\w-]+)/i.exec(type)?.[1];
+  if (said === undefined) return null;
+  try {
+    const { encoding } = new TextDecoder(said);
+    return encoding === 'utf-8' ? null : encoding;
+  } catch {
+    return null;
+  }
 }
 
 function isUtf8(bytes: Uint8Array): boolean {

@@ -2,7 +2,7 @@ import type { Records } from '@ivy/core';
 import { decodeText, encodingOf } from './decode.js';
 import { isOpml } from './feed/opml.js';
 import { FileProblem } from './file-problem.js';
-import type { FileFormat, GivenFile, Reading, ReadOptions } from './format.js';
+import { encodings, type Encoding, type FileFormat, type GivenFile, type Reading, type ReadOptions } from './format.js';
 import { formatNamed, formatOf } from './formats.js';
 import { joined } from './joined.js';
 import { limits } from './limits.js';
@@ -51,7 +51,7 @@ function read(file: GivenFile, asked: ReadAsked): FileReading {
   if (bytes.length > limits.bytes) throw tooLarge();
   refuseBinary(bytes);
   if (isZip(bytes)) return readPacked({ name, bytes }, asked);
-  const encoding = asked.options?.encoding ?? encodingOf(bytes);
+  const encoding = asked.options?.encoding ?? encodingOf(bytes, type);
   const text = decodeText(bytes, encoding);
   if (text.trim() === '')
     throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
@@ -76,7 +76,11 @@ function read(file: GivenFile, asked: ReadAsked): FileReading {
     today,
     ...(address !== undefined && { address }),
   });
-  return { format: format.name, ...reading, options: { ...(isTable && { encoding }), ...reading.options } };
+  return {
+    format: format.name,
+    ...reading,
+    options: { ...(isTable && isEncoding(encoding) && { encoding }), ...reading.options },
+  };
 }
 
 /** A zip: a workbook, pages of Markdown, or files that are read as several are. */
@@ -142,10 +146,19 @@ function tooLarge(): FileProblem {
   );
 }
 
-/** A stray null character is no reason to refuse a text, which goes on without it; one in ten is. */
+function isEncoding(name: string): name is Encoding {
+  return (encodings as readonly string[]).includes(name);
+}
+
+/** Signs that no text has. */
+const controls = /(?![\t\n\r\f])\p{Cc}/gu;
+
+/** A stray null character is no reason to refuse a text, which goes on without it; many are. */
 function looksBinary(text: string): boolean {
-  const beginning = text.slice(0, 100_000);
-  return beginning.split('\u0000').length - 1 > beginning.length / 10;
+  // a sequence of texts has a mark before each
+  const beginning = text.slice(0, 100_000).replaceAll('\u001e', '');
+  const signs = beginning.match(controls)?.length ?? 0;
+  return signs > 1 && (signs > beginning.length / 20 || beginning.split('\u0000').length - 1 > beginning.length / 10);
 }
 
 function checkFields(records: Records): void {

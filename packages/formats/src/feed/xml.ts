@@ -88,8 +88,15 @@ export function eachElement(
     }
   });
   // in pieces, so that what is refused half-way is not read to its end first
-  for (let at = 0; at < text.length; at += 65_536) parser.write(text.slice(at, at + 65_536));
+  const whole = withoutBareSigns(text);
+  for (let at = 0; at < whole.length; at += 65_536) parser.write(whole.slice(at, at + 65_536));
   parser.close();
+}
+
+/** An “and” that stands for itself is met in feeds more often than any other fault, and means nothing else. */
+function withoutBareSigns(text: string): string {
+  const bare = /<!\[CDATA\[[^]*?\]\]>|&(?!(?:#\d{1,8}|#[xX][\da-fA-F]{1,6}|[a-zA-Z]\w{0,31});)/g;
+  return text.replace(bare, (found) => (found === '&' ? '&amp;' : found));
 }
 
 function attributesOf({ attributes }: SaxesTagNS): Record<string, string> {

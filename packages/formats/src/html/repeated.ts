@@ -102,7 +102,8 @@ function partsOf(item: Element, base: string): Part[] {
   };
   if (item.tagName === 'a') add('url', absolute(attribute(item, 'href'), base));
   if (item.tagName === 'tr') {
-    childrenOf(item).forEach((cell, i) => add(`column ${i + 1}`, wordsOf(cell)));
+    const heads = headsOf(item);
+    childrenOf(item).forEach((cell, i) => add(heads[i] ?? `column ${i + 1}`, wordsOf(cell)));
   }
   let count = 0;
   const isTitled = [...within(item)].some(({ tagName }) => /^h[1-6]$/.test(tagName));
@@ -124,6 +125,20 @@ function partsOf(item: Element, base: string): Part[] {
   if (!parts.some(({ name }) => name === 'title') && item.tagName === 'a') add('title', ownWords(item));
   if (parts.length === 0) add('text', wordsOf(item));
   return parts;
+}
+
+/** What the columns of the table are called that a row stands in. */
+function headsOf(row: Element): (string | undefined)[] {
+  let table: Element | null = row;
+  while (table && table.tagName !== 'table') table = parentOf(table);
+  if (!table) return [];
+  for (const one of within(table, (into) => into.tagName !== 'td')) {
+    if (one.tagName !== 'tr') continue;
+    const cells = childrenOf(one);
+    if (cells.length === 0 || !cells.every(({ tagName }) => tagName === 'th')) return [];
+    return cells.map((cell) => wordsOf(cell).slice(0, 60) || undefined);
+  }
+  return [];
 }
 
 /** What a part is called: by its class, if that is words; else it is text. */

@@ -1,4 +1,6 @@
 import { FileProblem } from '../file-problem.js';
+import { limits } from '../limits.js';
+import { Table } from '../table/table.js';
 import type { Format, GivenText, Reading } from '../format.js';
 import { parseJson } from './parse.js';
 import { atPointer, listOfValues, listsIn, type FoundList } from './lists.js';
@@ -21,6 +23,8 @@ export const json: Format = {
 function readJson({ text, options: said }: GivenText): Reading {
   const data = parseJson(text);
   if (said.path === undefined && isFeed(data)) return recordsInFeed(data);
+  const rows = rowsIn(data);
+  if (rows) return { records: new Table(rows[0]!, rows.slice(1)) };
   const lists = listsIn(data);
   const list = said.path === undefined ? firstOf(data, lists) : listAt(data, said.path, lists);
   const records = recordsOfObjects(list.list);
@@ -37,13 +41,23 @@ function readJson({ text, options: said }: GivenText): Reading {
   };
 }
 
+/** A table as lists of cells, the first of which are names; null for anything else. */
+function rowsIn(data: unknown): string[][] | null {
+  if (!Array.isArray(data) || data.length < 2 || !data.every(Array.isArray)) return null;
+  const [head] = data as unknown[][];
+  if (!head!.every((name) => typeof name === 'string') || head.length > limits.fields) return null;
+  return (data as unknown[][]).map((row) =>
+    row.map((cell) => (cell === null ? '' : typeof cell === 'string' ? cell : JSON.stringify(cell))),
+  );
+}
+
 /** Ids that other lists of the same document have names for. */
 function joinsWithin(records: Records, lists: readonly FoundList[], path: string): FilledJoin[] {
   const others = lists.filter((one) => one.path !== path);
   if (others.length === 0) return [];
   return fieldsOfIds(records).flatMap((field) => {
     const other = others.find((one) => isCalledAfter(field, one.path.split('/').at(-1)!));
-    return (other && joinOf(field, other.path, records, other.list.filter(isObject))) ?? [];
+    return (other && joinOf(field, other.path, records, recordsOfObjects(other.list))) ?? [];
   });
 }
 

@@ -3,13 +3,14 @@ import { FileProblem } from '../file-problem.js';
 import { limits } from '../limits.js';
 import { withoutLinks } from '../endpoint/hal.js';
 import { isObject } from './is-object.js';
+import { unwrapped } from './unwrap.js';
 
 /**
  * Objects as records: what stands inside an object becomes a field of its own, `author.name`.
  * @throws FileProblem where there are too many
  */
 export function recordsOfObjects(list: readonly unknown[]): RawRecord[] {
-  const records = list.filter(isObject).map(withoutLinks);
+  const records = unwrapped(list.filter(isObject)).map(withoutLinks);
   if (records.length > limits.records) {
     throw new FileProblem('too-many', `The file has ${records.length} posts; at most ${limits.records} can be read.`);
   }

@@ -28,7 +28,11 @@ export const tsv: Format = {
 const mostRejected = 10_000;
 
 /** Reads a table of text. A row that can’t be read is set aside with its line. */
-export function readCsv({ text, options: said }: GivenText): Reading {
+export function readCsv({ text: given, options: asked }: GivenText): Reading {
+  // some spreadsheets say the sign between cells in a line of its own
+  const [line = '', sign] = /^\ufeff?sep=([,;\t|])\r?\n/i.exec(given) ?? [];
+  const text = given.slice(line.length);
+  const said = sign === undefined ? asked : { delimiter: sign as ReadOptions['delimiter'] & string, ...asked };
   const { delimiter, quote } = dialectOf(text, said);
   const { rows: all, rejected } = parseRows(text, delimiter, quote);
   if (all.length === 0)
