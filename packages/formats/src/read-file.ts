@@ -55,7 +55,7 @@ function read(file: GivenFile, asked: ReadAsked): FileReading {
   const text = decodeText(bytes, encoding);
   if (text.trim() === '')
     throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
-  if (looksBinary(text)) {
+  if (!asked.format && looksBinary(text)) {
     throw new FileProblem('unknown-format', 'This is not a text file. Bring in a table, a feed, JSON or a page.');
   }
   const format = (asked.format && formatNamed(asked.format)) ?? formatOf(name, text, type);
