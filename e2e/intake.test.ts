@@ -24,10 +24,10 @@ function file(name: string, text: string): string {
 
 test('a broken file gets a clear sentence and changes nothing', async () => {
   await browser.go(`${stage.studio}/sources`);
-  await browser.untilText('main', '3 sources');
+  await browser.untilText('main', '4 sources');
   await (await browser.find('input[type=file]')).sendKeys(file('walks.json', '[{"title": "One"},\n{"title": }]'));
   await browser.untilText('[role=alert]', 'walks.json: The JSON is broken near line 2');
-  expect(await browser.text('main')).toContain('3 sources');
+  expect(await browser.text('main')).toContain('4 sources');
 });
 
 test('a file of one’s own becomes a source, its fields found, and a sensible lens on it', async () => {
@@ -70,7 +70,7 @@ test('a file of one’s own becomes a source, its fields found, and a sensible l
 
 test('a file can be dropped on the page', async () => {
   await browser.go(`${stage.studio}/sources`);
-  await browser.untilText('main', '4 sources');
+  await browser.untilText('main', '5 sources');
   await browser.run(`const data = new DataTransfer();
     data.items.add(new File(['id,title,kind\\n1,A,x\\n2,B,y\\n3,C,x'], 'dropped.csv', { type: 'text/csv' }));
     const zone = document.querySelector('.squared');
