@@ -98,8 +98,9 @@ export interface Format {
   /** Endings of file names, without their dots, and media types. */
   readonly endings: readonly string[];
   readonly types: readonly string[];
-  /** Whether a text that begins so is of this format, whatever it is called. */
+  /** Whether a text that begins so could be of this format; and whether it is, whatever it is called. */
   readonly begins?: (start: string) => boolean;
+  readonly isPlain?: boolean;
   /** @throws FileProblem with a sentence for people */
   readonly read: (given: GivenText) => Reading;
 }

@@ -25,8 +25,8 @@ export function labelOf(name: FileFormat): string {
 const looked = 4096;
 
 /**
- * The format of a text: by how it begins, since names and media types are often wrong; then by them; and a table if none
- * says anything.
+ * The format of a text: by how it begins where that leaves no doubt, since names and media types are often wrong; then by
+ * those; then by what it could begin like; and a table if none says anything.
  * @param type  the media type it came as, if it came as one
  */
 export function formatOf(name: string, text: string, type = ''): Format {
@@ -36,17 +36,9 @@ export function formatOf(name: string, text: string, type = ''): Format {
     .trimStart();
   const ending = /\.([a-z0-9]+)$/i.exec(name)?.[1]?.toLowerCase() ?? '';
   const media = type.split(';')[0]!.trim().toLowerCase();
-  const byName = formats.find(({ endings }) => endings.includes(ending));
-  const byType = formats.find(({ types }) => types.includes(media));
-  // a line of JSON and a text between rules are met in tables too: whoever says they are tables is believed
-  const begins = formats.find(({ begins }) => begins?.(start));
-  const said = byName ?? byType;
-  if (begins && said && begins.name === 'json' && (said.name === 'ndjson' || said.name === 'jsonfeed')) return said;
-  if (begins && said && begins.name === 'ndjson' && said.name === 'json') return begins;
-  if (begins && said && begins.name === 'markdown' && said.name !== 'markdown') return said;
-  if (begins && (begins.name === 'html' || begins.name === 'rss' || begins.name === 'atom')) return begins;
-  if (begins && (begins.name === 'ics' || begins.name === 'jsonfeed')) return begins;
-  if (begins && said && begins.name === 'json' && (said.name === 'csv' || said.name === 'tsv') && ending !== 'txt')
-    return said;
-  return begins ?? said ?? csv;
+  const begins = formats.find((format) => format.begins?.(start));
+  if (begins?.isPlain) return begins;
+  const said =
+    formats.find(({ endings }) => endings.includes(ending)) ?? formats.find(({ types }) => types.includes(media));
+  return said ?? begins ?? csv;
 }

@@ -1,4 +1,5 @@
-import { givenFiles, type GivenCase } from '../test/given-files.js';
+import { givenFiles } from '../test/given-files.js';
+import type { GivenCase } from '../test/given/case.js';
 import { readFile } from './read-file.js';
 
 const today = '2026-06-30';

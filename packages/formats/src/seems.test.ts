@@ -38,6 +38,10 @@ test.each([
   ],
   ['A sentence about terns.\nAnother sentence about waders.\nA third one of them.\n', 'a list of sentences'],
   ['Es war eine dunkle Nacht.\nWir gingen am Deich entlang, und zählten.\nDann gingen wir heim.', 'running text'],
+  [
+    'Liebe Freunde,\n\nwir laden zu unserem Fest am Samstag. Es gibt Kuchen, Musik und Gespräche.\n\nMit besten Grüßen\nDer Vorstand',
+    'running text',
+  ],
   ['夜は暗く、潮は引いていた。\n私たちは堤防に沿って歩いた。', 'running text'],
 ])('%j is said to be %s', (text, what) => {
   expect(refusal(utf8(text), 'notes.txt')).toContain(`This seems to be ${what}`);

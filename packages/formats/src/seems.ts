@@ -77,10 +77,20 @@ export function refuseProse(rows: readonly (readonly string[])[]): void {
   // lines that have as many cells each, and several, are rows
   const widths = new Set(rows.slice(0, linesLooked).map((cells) => cells.length));
   if (lines.length > 2 && widths.size === 1 && !widths.has(1)) return;
-  if (lines.length === 0 || !isSentence(lines[0]!) || sentences <= lines.length / 2) return;
+  const isText = lines.length > 0 && isSentence(lines[0]!) && sentences > lines.length / 2;
+  if (!isText && !(sentences > 0 && isLoose(rows.slice(0, linesLooked)))) return;
   const isList = rows.length > 2 && rows.every((cells) => cells.filter((cell) => cell.trim() !== '').length <= 1);
   const what = isList ? 'a list of sentences' : 'running text';
   throw seems(what, 'A table of posts has a first line that names its columns, and a line for each post.', 'no-posts');
+}
+
+/** Whether lines have as many cells as it happens, and what parts them is followed by a blank, as a comma is in a sentence. */
+function isLoose(rows: readonly (readonly string[])[]): boolean {
+  const width = rows[0]!.length;
+  const asWide = rows.slice(1).filter((cells) => cells.length === width).length;
+  const after = rows.flatMap((cells) => cells.slice(1)).filter((cell) => cell.trim() !== '');
+  const spaced = after.filter((cell) => /^\s/.test(cell)).length;
+  return asWide < (rows.length - 1) * 0.6 && after.length > 0 && spaced >= after.length * 0.8;
 }
 
 const withoutBlanks = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Thai}]/gu;

@@ -195,9 +195,17 @@ function averageLength(texts: readonly string[]): number {
 const titleNames = /^(title|name|headline|subject|heading)$/i;
 const textNames = /^(summary|excerpt|description|teaser|abstract|lead|body|content|text)$/i;
 
+/** What a column is called that numbers or names things, in some languages; what it holds says whether it does. */
+const idWords =
+  /^(?:(?:article|artikel|bestell|catalogue?|event|inventar|inventory|item|katalog|order|post|produ[ck]t|record)[ _-]?)?(?:nr|no|num|number|nummer|numero|numéro|número|numer|code|kod|código|codice|ref|reference|référence|referenz|kennung|kennziffer|id)\.?$|^(?:sku|isbn|ean|gtin|номер|код|артикул|番号|编号|編號|رقم|מספר)$/i;
+
+/** What numbers people or their money, and is nobody else's to see. */
+const secretNames = /iban|account|konto|passport|ausweis|\bssn\b|steuer|\btax|token|secret|passw/i;
+
 /** How a field is known for a role: by name first, in this order, then by what it holds. */
 const roleNames: readonly [FieldRole, RegExp][] = [
   ['id', /^(id|guid|uuid|uid|key|slug|.+[_-]id)$/i],
+  ['id', idWords],
   ['title', titleNames],
   ['link', /^(link|url|permalink|href|uri)$/i],
   ['image', /^(image|picture|photo|thumbnail|cover|img)/i],
@@ -226,8 +234,14 @@ function giveRoles(fields: Field[], columns: readonly Column[]): void {
     const { distinct, raw, records } = columns[i]!;
     return raw.length === records && records - distinct <= Math.max(records > 3 ? 1 : 0, records * 0.05);
   };
+  // an id is seen by everybody
+  const isPrivate = (i: number) =>
+    secretNames.test(fields[i]!.key) || privateWords(fields[i]!.key, columns[i]!.texts) !== null;
   for (const [role, name] of roleNames) {
-    const i = fields.findIndex((field, i) => name.test(field.key) && fits(field, role) && (role !== 'id' || unique(i)));
+    if (!free(role)) continue;
+    // what is called a number need not be one that names a post
+    const names = name === idWords ? (i: number) => isUnique(columns[i]!) && !isPrivate(i) : unique;
+    const i = fields.findIndex((field, i) => name.test(field.key) && fits(field, role) && (role !== 'id' || names(i)));
     if (i < 0) continue;
     fields[i]!.role = role;
     // an id is a name for a post, never a choice for a visitor, however its values look
@@ -238,6 +252,8 @@ function giveRoles(fields: Field[], columns: readonly Column[]): void {
     const field = free(role) ? fields.find((field, i) => fits(field, role) && suits(field, i)) : undefined;
     if (field) field.role = role;
   };
+  // what stands under an address of its own is known by that
+  if (free('link')) giveFirst('id', (field, i) => field.type === 'text' && namesEach(columns[i]!) && !isPrivate(i));
   giveFirst(
     'title',
     (field, i) => field.type === 'text' && averageLength(columns[i]!.texts) <= 120 && !looksLikeKey(columns[i]!),
@@ -246,6 +262,20 @@ function giveRoles(fields: Field[], columns: readonly Column[]): void {
   giveFirst('image', (field) => field.type === 'image');
   giveFirst('published', () => true);
   giveFirst('summary', (_, i) => averageLength(columns[i]!.texts) > 40);
+}
+
+/** Whether a column of which no two values are the same holds what things are called by: short, in one word, with digits. */
+function namesEach(column: Column): boolean {
+  // of a handful of posts, much has a value of its own by chance
+  return (
+    column.records >= 5 &&
+    isUnique(column) &&
+    column.texts.every((text) => /^(?=.*\p{N})[\p{L}\p{N}_-]{1,40}$/u.test(text))
+  );
+}
+
+function isUnique({ distinct, raw, records }: Column): boolean {
+  return records > 1 && raw.length === records && distinct === records;
 }
 
 function looksLikeKey(column: Column): boolean {

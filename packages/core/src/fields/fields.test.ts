@@ -49,6 +49,52 @@ test('tells what every field is', () => {
   });
 });
 
+const idOf = (records: Record<string, string>[]) => discoverFields(records).find(({ role }) => role === 'id')?.key;
+const named = (values: readonly string[], key: string) =>
+  values.map((value, i) => ({ [key]: value, about: `What is told of ${i} of them`, house: `${i % 2}-a` }));
+
+test.each([
+  ['Nr', ['V-01', 'V-02', 'V-03']],
+  ['Artikelnummer', ['100', '200', '300']],
+  ['номер', ['А1', 'А2', 'А3']],
+  ['ISBN', ['978-3-1', '978-3-2', '978-3-3']],
+  // by what it holds, whatever it is called
+  ['Signatur', ['B-1', 'B-2', 'C-1', 'C-2', 'D-7']],
+])('posts are known by %s', (key, values) => {
+  expect(idOf(named(values, key))).toBe(key);
+});
+
+test.each([
+  // two are the same, so that posts would be lost
+  ['Nr', ['V-01', 'V-02', 'V-02', 'V-03']],
+  ['Signatur', ['B-1', 'B-2', '', 'C-2', 'D-7']],
+  ['Signatur', ['Otter', 'Eel', 'Tern', 'Gull', 'Reed']],
+  ['Signatur', ['1 a', '2 b', '3 c', '4 d', '5 e']],
+  // what people are reached by is nobody's name, and where they live neither
+  [
+    'Phone number',
+    ['+44 20 7946 0001', '+44 20 7946 0002', '+44 20 7946 0003', '+44 20 7946 0004', '+44 20 7946 0005'],
+  ],
+  ['Telefonnummer', ['0151-2345671', '0151-2345672', '0151-2345673', '0151-2345674', '0151-2345675']],
+  ['mobile', ['0151-2345671', '0151-2345672', '0151-2345673', '0151-2345674', '0151-2345675']],
+  ['IBAN', ['DE02120300000000202051', 'DE02500105170137075030', 'DE02100500000054540402', 'DE1', 'DE2']],
+  // words that end like one
+  ['Vino', ['Albana', 'Barbera', 'Cannonau', 'Dolcetto', 'Erbaluce']],
+  ['href', ['https://a.example/1', 'https://a.example/2', 'https://a.example/3']],
+  // of so few, much has a value of its own by chance
+  ['Signatur', ['B-1', 'B-2', 'C-1']],
+])('%s of %p names no post', (key, values) => {
+  expect(idOf(named(values, key))).toBeUndefined();
+});
+
+test('what has an address of its own is known by that, where nothing is called an id', () => {
+  const records = named(['B-1', 'B-2', 'B-3', 'B-4', 'B-5'], 'Signatur').map((one, i) => ({
+    ...one,
+    url: `https://example.org/${i}`,
+  }));
+  expect(idOf(records)).toBeUndefined();
+});
+
 test('reads lists, objects and numbers of JSON', () => {
   const records = [
     { id: 1, name: 'A', tags: ['x', 'y'], terms: [{ name: 'Mud', slug: 'm' }], n: 1.5, on: true },

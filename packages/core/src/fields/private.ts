@@ -1,5 +1,5 @@
 /** Names of fields that hold what people are reached by. */
-const phoneNames = /(?:^|[\W_])(phone|telephone|tel|mobile|fax|telefon|handy|cell)(?:$|[\W_]|no|nr|number)/i;
+const phoneNames = /(?:^|[\W_])(phone|telephone|tel|mobile|fax|telefon|handy|cell)(?:$|[\W_]|no|nr|number|nummer)/i;
 const phone = /^(?:tel:)?[+(]?\d[\d\s()/.-]{5,20}\d$/;
 const mail = /^(?:mailto:)?[^\s@<>]{1,64}@[^\s@<>]{1,190}\.[a-z]{2,24}$/i;
 

@@ -10,6 +10,7 @@ export const ics: Format = {
   label: 'iCalendar',
   endings: ['ics', 'ical', 'ifb'],
   types: ['text/calendar'],
+  isPlain: true,
   begins: (start) => /^BEGIN:VCALENDAR/i.test(start),
   read: readIcs,
 };

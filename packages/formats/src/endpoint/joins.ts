@@ -133,12 +133,12 @@ export function joinedRecords(records: Records, joins: readonly FilledJoin[]): R
     ...(records.beyond && { beyond: records.beyond }),
     *[Symbol.iterator]() {
       for (const record of records) {
-        const told = { ...record };
+        const result = { ...record };
         for (const { field, labels } of joins) {
           const key = fieldKeyOf(field);
-          if (Object.hasOwn(told, key)) told[key] = named(told[key], labels);
+          if (Object.hasOwn(result, key)) result[key] = named(result[key], labels);
         }
-        yield told;
+        yield result;
       }
     },
   };

@@ -63,9 +63,12 @@ const nextNames =
 const holders = /^(?:_?links?|paging|pagination|meta|page|pages|info|navigation|cursor)$/i;
 
 function nextInJson(bytes: Uint8Array): { address: string; field: string } | null {
+  const text = decodeText(bytes);
+  // an answer was read once already: it is read again only where something in it is called so
+  if (!/"[^"]{0,20}next[^"]{0,20}"\s*:/i.test(text)) return null;
   let data: unknown;
   try {
-    data = JSON.parse(decodeText(bytes));
+    data = JSON.parse(text);
   } catch {
     return null;
   }

@@ -1,15 +1,14 @@
 import type { RawRecord } from '@ivy/core';
-import { FileProblem } from '../file-problem.js';
 import type { Format, GivenText, Reading } from '../format.js';
-import { limits } from '../limits.js';
-import { tooMany, withExtras, withoutEmpty } from './rss.js';
-import { child, childrenOf, eachElement, textOf, type Element } from './xml.js';
+import { readItems, withExtras, withoutEmpty } from './items.js';
+import { child, childrenOf, textOf, type Element } from './xml.js';
 
 export const atom: Format = {
   name: 'atom',
   label: 'Atom',
   endings: ['atom'],
   types: ['application/atom+xml'],
+  isPlain: true,
   begins: (start) => /<feed\b/.test(start) && /www\.w3\.org\/2005\/Atom|purl\.org\/atom/.test(start),
   read: readAtom,
 };
@@ -21,23 +20,8 @@ const xmlBase = '{http://www.w3.org/XML/1998/namespace}base';
 
 /** Reads Atom 1.0 (RFC 4287), with the names JSON Feed has for fields. */
 function readAtom({ text }: GivenText): Reading {
-  const records: RawRecord[] = [];
-  let isFeed = false;
-  eachElement(
-    text,
-    (_uri, local, depth) => {
-      if (depth === 0) isFeed = local === 'feed' || local === 'entry';
-      return local === 'entry';
-    },
-    (element) => {
-      if (records.length >= limits.records) throw tooMany();
-      records.push(recordOf(element));
-    },
-  );
-  if (!isFeed) throw new FileProblem('broken-file', 'This is XML, but no Atom: it has no feed.');
-  if (records.length === 0)
-    throw new FileProblem('no-posts', 'The feed has no entries yet. Bring it in once it has some.');
-  return { records };
+  const parts = { roots: ['feed', 'entry'], item: 'entry', label: 'Atom', items: 'entries' };
+  return { records: readItems(text, parts, recordOf) };
 }
 
 const ownNames = 'id title summary content link author contributor category updated published rights source record';

@@ -1,14 +1,14 @@
-import { fieldKeyOf, type RawRecord } from '@ivy/core';
-import { FileProblem } from '../file-problem.js';
+import type { RawRecord } from '@ivy/core';
 import type { Format, GivenText, Reading } from '../format.js';
-import { limits } from '../limits.js';
-import { child, childrenOf, eachElement, textOf, type Element } from './xml.js';
+import { readItems, withExtras, withoutEmpty } from './items.js';
+import { child, childrenOf, textOf, type Element } from './xml.js';
 
 export const rss: Format = {
   name: 'rss',
   label: 'RSS',
   endings: ['rss', 'rdf'],
   types: ['application/rss+xml', 'application/rdf+xml'],
+  isPlain: true,
   begins: (start) => /<rss\b/.test(start) || (/<rdf:RDF\b/.test(start) && /purl\.org\/rss\/1\.0\//.test(start)),
   read: readRss,
 };
@@ -30,27 +30,8 @@ const known = new Set(Object.values(ns));
  * have the names that JSON Feed has for them, so that a source can change from one to the other.
  */
 function readRss({ text }: GivenText): Reading {
-  const records: RawRecord[] = [];
-  let isFeed = false;
-  eachElement(
-    text,
-    (_uri, local, depth) => {
-      if (depth === 0) isFeed = local === 'rss' || local === 'RDF';
-      return local === 'item';
-    },
-    (element) => {
-      if (records.length >= limits.records) throw tooMany();
-      records.push(recordOf(element));
-    },
-  );
-  if (!isFeed) throw new FileProblem('broken-file', 'This is XML, but no RSS: it has no channel.');
-  if (records.length === 0)
-    throw new FileProblem('no-posts', 'The feed has no items yet. Bring it in once it has some.');
-  return { records };
-}
-
-export function tooMany(): FileProblem {
-  return new FileProblem('too-many', `The feed has more than ${limits.records} items. Bring it in as smaller ones.`);
+  const parts = { roots: ['rss', 'RDF'], item: 'item', label: 'RSS', items: 'items' };
+  return { records: readItems(text, parts, recordOf) };
 }
 
 function recordOf(item: Element): RawRecord {
@@ -88,28 +69,6 @@ function recordOf(item: Element): RawRecord {
 
 /** Elements whose values have a field already. */
 const ownNames = ['guid', 'link', 'title', 'description', 'pubDate', 'author', 'category', 'enclosure', 'comments'];
-
-/** What a feed says in words of its own becomes fields too, as long as it is plain text. */
-export function withExtras(
-  record: RawRecord,
-  item: Element,
-  read: ReadonlySet<string>,
-  knownUris: ReadonlySet<string>,
-): RawRecord {
-  const taken = new Set(Object.keys(record));
-  for (const { local, uri, text, children } of item.children) {
-    const value = text.trim();
-    if (read.has(local) || knownUris.has(uri) || children.length > 0 || value === '') continue;
-    const key = fieldKeyOf(taken.has(local) ? `${local} 2` : local);
-    record[key] = Object.hasOwn(record, key) ? [...[record[key]].flat(), value] : value;
-  }
-  return record;
-}
-
-export function withoutEmpty(record: RawRecord): RawRecord {
-  const isSaid = (value: unknown) => value !== '' && !(Array.isArray(value) && value.length === 0);
-  return Object.fromEntries(Object.entries(record).filter(([, value]) => isSaid(value)));
-}
 
 function namesOf(item: Element): string[] {
   const said = [

@@ -14,6 +14,7 @@ export const html: Format = {
   label: 'a page (HTML)',
   endings: ['html', 'htm', 'xhtml'],
   types: ['text/html', 'application/xhtml+xml'],
+  isPlain: true,
   begins: (start) => /^(?:<!--[^]*?-->\s*)?(?:<!doctype html|<html|<head|<body)/i.test(start),
   read: readHtml,
 };

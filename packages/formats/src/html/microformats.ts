@@ -66,7 +66,7 @@ function recordOf(root: Element, base: string): RawRecord {
     }
   }
   // what is not said follows from what there is, as the format has it
-  record.title ??= root.tagName === 'a' || record.summary !== undefined ? undefined : titleIn(root);
+  record.title ??= titleIn(root);
   record.url ??= linkIn(root, base);
   return Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined && value !== ''));
 }

@@ -48,7 +48,7 @@ export function recordOfThing(thing: Thing, base: string): RawRecord {
     if (property.startsWith('@') || named.has(property)) continue;
     const key = fieldKeyOf(property);
     if (Object.hasOwn(record, key)) continue;
-    for (const [name, told] of fieldsOf(key, value)) record[name] = told;
+    for (const [name, said] of fieldsOf(key, value)) record[name] = said;
   }
   return record;
 }

@@ -13,6 +13,7 @@ export const jsonfeed: Format = {
   label: 'JSON Feed',
   endings: [],
   types: ['application/feed+json'],
+  isPlain: true,
   begins: (start) => /^\{[^]{0,300}"version"\s*:\s*"https?:\/\/jsonfeed\.org\//.test(start),
   read: ({ text }) => {
     const data = parseJson(text);

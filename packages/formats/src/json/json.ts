@@ -31,12 +31,12 @@ function readJson({ text, options: said }: GivenText): Reading {
   if (records.length === 0) {
     throw new FileProblem('no-posts', 'The list in the JSON holds no posts: each must be an object.');
   }
-  const told = lists.map(({ path, records, names }) => ({ path, records, names }));
+  const listed = lists.map(({ path, records, names }) => ({ path, records, names }));
   const joins = joinsWithin(records, lists, list.path);
   return {
     records: joinedRecords(records, joins),
     options: { path: list.path },
-    ...(told.length > 1 && { lists: told }),
+    ...(listed.length > 1 && { lists: listed }),
     ...(joins.length > 0 && { joins: joins.map(({ labels: _labels, ...join }) => join) }),
   };
 }

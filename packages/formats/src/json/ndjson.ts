@@ -11,6 +11,7 @@ export const ndjson: Format = {
   label: 'NDJSON',
   endings: ['ndjson', 'jsonl'],
   types: ['application/x-ndjson', 'application/jsonl', 'application/json-seq'],
+  isPlain: true,
   begins: (start) => {
     const lines = start.split(/\r?\n/).filter((line) => line.trim() !== '');
     return lines.length > 1 && lines.slice(0, 2).every((line) => /^\s*\{.*\}\s*$/.test(line));

@@ -73,13 +73,13 @@ function saysOnly(value: unknown, name: string): boolean {
 }
 
 function withTexts(record: Plain, texts: ReadonlyMap<string, string>): Plain {
-  const told = { ...record };
+  const result = { ...record };
   for (const [key, name] of texts) {
-    const value = told[key];
+    const value = result[key];
     if (!isObject(value)) continue;
     const text = value[name];
     // text that is made for pages has its signs by their names, even where it has no tags
-    told[key] = typeof text === 'string' && !text.includes('<') ? decodeEntities(text) : text;
+    result[key] = typeof text === 'string' && !text.includes('<') ? decodeEntities(text) : text;
   }
-  return told;
+  return result;
 }

@@ -4,14 +4,14 @@ import { FileProblem } from '../file-problem.js';
 import type { Format, GivenText, Reading, ReadOptions } from '../format.js';
 import { limits } from '../limits.js';
 import { refuseProse } from '../seems.js';
-import { dialectOf, isHeader, titleLines } from './dialect.js';
-import { Table } from './table.js';
+import { dialectOf, titleLines } from './dialect.js';
+import { tableOfRows } from './table-of-rows.js';
 
 export const csv: Format = {
   name: 'csv',
   label: 'CSV',
-  endings: ['csv', 'txt', 'tab'],
-  types: ['text/csv', 'application/csv', 'text/plain'],
+  endings: ['csv'],
+  types: ['text/csv', 'application/csv'],
   read: readCsv,
 };
 
@@ -19,7 +19,7 @@ export const csv: Format = {
 export const tsv: Format = {
   name: 'tsv',
   label: 'TSV',
-  endings: ['tsv'],
+  endings: ['tsv', 'tab'],
   types: ['text/tab-separated-values'],
   read: (given) => readCsv({ ...given, options: { delimiter: '\t', ...given.options } }),
 };
@@ -37,19 +37,9 @@ export function readCsv({ text: given, options: asked }: GivenText): Reading {
   const { rows: all, rejected } = parseRows(text, delimiter, quote);
   if (all.length === 0)
     throw new FileProblem('empty-file', 'The file is empty. Bring one in that has at least one post.');
-  const skip = said.skip ?? titleLines(all);
-  const rows = all.slice(skip);
-  if (!said.delimiter && skip === 0) refuseProse(rows);
-  const header = said.header ?? isHeader(rows);
-  const head = header ? (rows[0] ?? []) : (rows[0] ?? []).map((_, i) => `column ${i + 1}`);
-  if (header && rows.length <= 1) {
-    throw new FileProblem('no-posts', 'The file has a line of field names and no posts under it.');
-  }
-  if (head.length > limits.fields) {
-    throw new FileProblem('too-many', `The table has ${head.length} columns; at most ${limits.fields} can be read.`);
-  }
-  const options: ReadOptions = { delimiter, quote, header, skip };
-  return { records: new Table(head, header ? rows.slice(1) : rows), rejected, options };
+  if (!said.delimiter && titleLines(all) === 0) refuseProse(all);
+  const { records, options } = tableOfRows(all, said, 'file');
+  return { records, rejected, options: { delimiter, quote, ...options } };
 }
 
 /** Rows with a quote left open that are set aside: in a file with more the quotes mean something else. */

@@ -3,7 +3,8 @@ import type { ReadOptions } from '../format.js';
 type Delimiter = NonNullable<ReadOptions['delimiter']>;
 type Quote = NonNullable<ReadOptions['quote']>;
 
-const delimiters: readonly Delimiter[] = [',', ';', '\t', '|'];
+/** The one that is rarest in texts first: of two by which rows are as even it is that. */
+const delimiters: readonly Delimiter[] = ['\t', '|', ';', ','];
 /** Lines that are looked at. */
 const looked = 60;
 
@@ -21,11 +22,9 @@ export function dialectOf(text: string, said: ReadOptions): Dialect {
   const quote = said.quote ?? quoteOf(text);
   if (said.delimiter) return { delimiter: said.delimiter, quote };
   const lines = firstLines(text, quote);
-  const rated = delimiters.map((delimiter, i): [Delimiter, number] => [
-    delimiter,
-    evenness(lines, delimiter) - i / 100,
-  ]);
-  return { delimiter: rated.sort((a, b) => b[1] - a[1])[0]![0], quote };
+  const rated = delimiters.map((sign, i): [Delimiter, number] => [sign, evenness(lines, sign) - i / 100]);
+  const [best, evenest] = rated.sort((a, b) => b[1] - a[1])[0]!;
+  return { delimiter: evenest > 0 ? best : ',', quote };
 }
 
 /** Single quotes are quotes where cells begin and end with them, and none does with double ones. */

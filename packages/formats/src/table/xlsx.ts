@@ -3,8 +3,7 @@ import type { GivenFile, Reading, ReadOptions } from '../format.js';
 import { limits } from '../limits.js';
 import { child, eachElement, type Element } from '../feed/xml.js';
 import { decodeText } from '../decode.js';
-import { isHeader, titleLines } from './dialect.js';
-import { Table } from './table.js';
+import { tableOfRows } from './table-of-rows.js';
 
 /** Parts of a workbook (ECMA-376) that are looked at. */
 export function isPartOfWorkbook(name: string): boolean {
@@ -30,17 +29,7 @@ export function readXlsx(parts: readonly GivenFile[], said: ReadOptions): Readin
   };
   const all = readRows(sheet, strings, days, since1904).filter((row) => row.some((cell) => cell.trim() !== ''));
   if (all.length === 0) throw new FileProblem('empty-file', 'The first sheet is empty. Put the table of posts there.');
-  const skip = said.skip ?? titleLines(all);
-  const rows = all.slice(skip);
-  const header = said.header ?? isHeader(rows);
-  const head = header ? (rows[0] ?? []) : (rows[0] ?? []).map((_, i) => `column ${i + 1}`);
-  if (header && rows.length <= 1) {
-    throw new FileProblem('no-posts', 'The first sheet has a row of field names and no posts under it.');
-  }
-  if (head.length > limits.fields) {
-    throw new FileProblem('too-many', `The sheet has ${head.length} columns; at most ${limits.fields} can be read.`);
-  }
-  return { records: new Table(head, header ? rows.slice(1) : rows), options: { header, skip } };
+  return tableOfRows(all, said, 'first sheet');
 }
 
 const relations = '{http://schemas.openxmlformats.org/officeDocument/2006/relationships}id';
