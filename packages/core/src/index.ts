@@ -112,7 +112,7 @@ export * from './text/own.js';
 export * from './text/safe-address.js';
 export * from './text/loose.js';
 export * from './text/page-order.js';
-export { decodeEntities } from './text/plain-text.js';
+export { decodeEntities, plainText } from './text/plain-text.js';
 export * from './text/slug.js';
 export { prepareDeadEnds, type Choice, type DeadEnd, type DeadEnds } from './why/dead-ends.js';
 export { crossTable, type CrossTable } from './why/cross-table.js';

@@ -3,7 +3,7 @@ import { defaultSort, type SortOption } from '../src/lens/lens.js';
 import type { Query } from '../src/lens/query.js';
 import { fieldWithRole, type Collection, type Post, type Value } from '../src/model/post.js';
 import { isSearch, type SearchFacet } from './facets.js';
-import { finds, meeting, vocabularyOf, wordsByField } from './reference.js';
+import { finds, meeting, vocabularyOf, wordsByField } from './reference-search.js';
 
 /*
  * The order of posts, the slow and obvious way.

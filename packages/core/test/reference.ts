@@ -1,23 +1,13 @@
 import { type Answer } from '../src/lens/answer.js';
-import {
-  isFavourites,
-  isLetters,
-  isSteps,
-  isRange,
-  isSearch,
-  isSingle,
-  isTerms,
-  type RangeFacet,
-  type SearchFacet,
-} from './facets.js';
+import { isFavourites, isLetters, isSteps, isRange, isSearch, isSingle, isTerms, type RangeFacet } from './facets.js';
 import { type Facet } from '../src/kinds/kinds.js';
 import { type Selection } from '../src/model/selection.js';
 import type { Bucket } from '../src/model/answer.js';
 import { type Lens } from '../src/lens/lens.js';
 import type { Collection, Post, Term, Value } from '../src/model/post.js';
 import type { Query } from '../src/lens/query.js';
-import { readWanted } from '../src/engine/words/wanted.js';
 import { byPublished, sorted } from './reference-order.js';
+import { finds, fold } from './reference-search.js';
 import { daySteps, minuteSteps, numberSteps } from './reference-steps.js';
 
 /*
@@ -240,14 +230,24 @@ function scopeOf(collection: Collection, lens: Lens): Post[] {
 /** The calendar day of a value in the lens's zone, as `YYYY-MM-DD`: Swedish writes days just so. */
 function dayIn(zone: string, value: string): string {
   if (!/Z$|[+-]\d\d:\d\d$/.test(value)) return value.slice(0, 10);
-  return new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(new Date(value));
+  return formatIn(zone, { dateStyle: 'short' }).format(new Date(value));
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** To make a format takes a thousand times as long as to use it. */
+function formatIn(zone: string, how: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const name = `${zone} ${JSON.stringify(how)}`;
+  let format = formats.get(name);
+  if (!format) formats.set(name, (format = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, ...how })));
+  return format;
 }
 
 /** The minute of a value by the clock of the lens's zone, as `YYYY-MM-DDTHH:MM`. */
 function minuteIn(zone: string, value: string): string {
   if (value.length === 10) return `${value}T00:00`;
   if (dayIn(zone, value) === value.slice(0, 10) && !/Z$|[+-]\d\d:\d\d$/.test(value)) return value.slice(0, 16);
-  const format = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' });
+  const format = formatIn(zone, { dateStyle: 'short', timeStyle: 'short' });
   return format.format(new Date(value)).replace(' ', 'T');
 }
 
@@ -295,78 +295,3 @@ function histogram(lens: Lens, facet: RangeFacet, posts: readonly Post[]): Expec
 
 /** The made-up posts' numbers are whole in every field. */
 const allWhole = true;
-
-// search ---------------------------------------------------------------------------------------------------------------
-
-const cut = new WeakMap<Post, string[][]>();
-
-/** The words of each field of a post, in order. The made-up texts use scripts that set spaces. */
-export function wordsByField(collection: Collection, post: Post, facet: SearchFacet): string[][] {
-  // cut once: every search of these tests is over the same fields
-  if (!cut.has(post)) cut.set(post, cutWords(collection, post, facet));
-  return cut.get(post)!;
-}
-
-const vocabularies = new WeakMap<Collection, ReadonlySet<string>>();
-
-export function vocabularyOf(collection: Collection, facet: SearchFacet): ReadonlySet<string> {
-  if (!vocabularies.has(collection)) {
-    vocabularies.set(
-      collection,
-      new Set(collection.posts.flatMap((one) => wordsByField(collection, one, facet).flat())),
-    );
-  }
-  return vocabularies.get(collection)!;
-}
-
-function cutWords(collection: Collection, post: Post, facet: SearchFacet): string[][] {
-  return facet.fields.map((key) => {
-    const value = post.values[key];
-    const labels = new Map(collection.taxonomies[key]?.map((term) => [term.slug, term.label]));
-    const text = Array.isArray(value)
-      ? value.map((slug) => labels.get(slug)).join(' ')
-      : typeof value === 'string'
-        ? value
-        : '';
-    return fold(text).match(/[\p{L}\p{N}\p{M}]+/gu) ?? [];
-  });
-}
-
-function fold(text: string): string {
-  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
-}
-
-export function finds(collection: Collection, post: Post, facet: SearchFacet, text: string): boolean {
-  const fields = wordsByField(collection, post, facet);
-  const all = vocabularyOf(collection, facet);
-  const meets = ({ words, phrase, excluded }: ReturnType<typeof readWanted>[number]) => {
-    if (phrase) return fields.some((own) => own.some((_, i) => words.every((word, k) => own[i + k] === word)));
-    const wanted = meeting(words[0]!, all, excluded);
-    return fields.flat().some((word) => wanted.has(word));
-  };
-  const wanted = readWanted(text);
-  const positive = wanted.filter((one) => !one.excluded);
-  if (wanted.some((one) => one.excluded && meets(one))) return false;
-  return positive.length === 0 || (facet.words === 'all' ? positive.every(meets) : positive.some(meets));
-}
-
-/** The words of all posts that a wanted word is met by. */
-export function meeting(word: string, all: ReadonlySet<string>, excluded: boolean): ReadonlySet<string> {
-  const letters = [...word].length;
-  const begin = [...all].filter((own) => (letters < 2 ? own === word : own.startsWith(word)));
-  if (begin.length > 0 || excluded) return new Set(begin);
-  const most = letters >= 8 ? 2 : letters >= 4 ? 1 : 0;
-  const near = [...all].map((own) => ({
-    own,
-    distance: Math.abs(own.length - word.length) > most ? 9 : edits(word, own),
-  }));
-  const least = Math.min(...near.map(({ distance }) => distance));
-  return new Set(least > most ? [] : near.filter(({ distance }) => distance === least).map(({ own }) => own));
-}
-
-export function edits(a: string, b: string): number {
-  if (a === '' || b === '') return [...a].length + [...b].length;
-  const [[x, ...xs], [y, ...ys]] = [[...a], [...b]];
-  if (x === y) return edits(xs.join(''), ys.join(''));
-  return 1 + Math.min(edits(xs.join(''), b), edits(a, ys.join('')), edits(xs.join(''), ys.join('')));
-}

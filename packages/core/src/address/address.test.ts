@@ -61,7 +61,7 @@ test('reading undoes writing', () => {
       expect(back.query).toEqual({ ...written, sort });
       expect(back.notices).toEqual([]);
     }),
-    { numRuns: 2000 },
+    { numRuns: 1000 },
   );
 });
 
@@ -129,7 +129,7 @@ test('any text at all is read, and its canonical form is stable', () => {
       expect(canonical(once)).toBe(once);
       expect(codes(once)).toEqual([]);
     }),
-    { numRuns: 3000 },
+    { numRuns: 1500 },
   );
 });
 

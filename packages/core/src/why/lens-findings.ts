@@ -26,7 +26,7 @@ const follows = 0.95;
 const mostTermsCompared = 300;
 /** How many posts a term has at least, on average: where each has one, it tells everything and means nothing. */
 const fewPosts = 3;
-/** A term that so many posts have is told without any choice. */
+/** A term that so many posts have is known without any choice. */
 const commonplace = 0.7;
 
 /**
@@ -44,9 +44,9 @@ export function* prepareFindings(index: PostIndex, lens: Lens): Steps<LensFindin
   const facets = choosable(plan, lens);
   const total = plan.scope.set.count;
   const found = facets.flatMap((one) => [...withoutPosts(plan, lens, one), ...changesNothing(one, total)]);
-  const told = new Set([...settings, ...found].filter(({ code }) => code !== 'no-posts').map(({ facet }) => facet));
+  const reported = new Set([...settings, ...found].filter(({ code }) => code !== 'no-posts').map(({ facet }) => facet));
   const compared = facets.filter(
-    ({ facet, terms }) => !told.has(facet.key) && terms.length > 1 && terms.length <= mostTermsCompared,
+    ({ facet, terms }) => !reported.has(facet.key) && terms.length > 1 && terms.length <= mostTermsCompared,
   );
   for (const one of compared) {
     for (const other of compared) {
@@ -90,12 +90,12 @@ function shareTold(index: PostIndex, plan: Plan, one: Choosable, other: Choosabl
   if (posts < fewPosts * one.terms.length) return 0;
   const telling = other.terms.filter((t) => other.counts[t]! < commonplace * total);
   if (telling.length < 2) return 0;
-  let told = 0;
+  let known = 0;
   for (const term of one.terms) {
     withScratch(index, () => {
       const counts = counter(index, plan, one, term)(other);
-      told += telling.reduce((most, t) => Math.max(most, counts[t]!), 0);
+      known += telling.reduce((most, t) => Math.max(most, counts[t]!), 0);
     });
   }
-  return told / posts;
+  return known / posts;
 }

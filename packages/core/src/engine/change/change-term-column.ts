@@ -1,4 +1,4 @@
-import { finished } from '../base/steps.js';
+import type { Steps } from '../base/steps.js';
 import type { Arena } from '../kernel/arena.js';
 import { gatherMapOf, type InOrder, type NewNumbers, type GatherMap } from '../store/gather-map.js';
 import type { TermList } from '../store/term-list.js';
@@ -35,18 +35,18 @@ export function movesOf(ordered: InOrder, { ofOld, isOrderKept }: NewNumbers): M
  * @param values  of the field after the change
  * @param pick    gives the values of some posts of before (by number) and of added ones
  */
-export function changeTermColumn(
+export function* changeTermColumn(
   old: TermColumn,
   terms: TermList,
   values: Values,
   pick: (gatherMap: GatherMap) => Values,
   moves: Moves,
   arena: Arena | null,
-): TermColumn {
+): Steps<TermColumn> {
   const count = terms.terms.length;
   const size = moves.gatherMap.rows.length;
-  const added = finished(rowsOf(terms, pick(moves.added)));
-  const gone = sizesIn(count, finished(rowsOf(terms, pick(moves.gone))).rows);
+  const added = yield* rowsOf(terms, pick(moves.added));
+  const gone = sizesIn(count, (yield* rowsOf(terms, pick(moves.gone))).rows);
   const more = sizesIn(count, added.rows);
   const { kept } = roomForTerms(
     old.sizes.map((before, t) => before - gone[t]! + more[t]!),
@@ -66,7 +66,7 @@ export function changeTermColumn(
     else for (const post of oldList!) if (moves.ofOld[post]! >= 0) setBit(set!, moves.ofOld[post]!);
     for (const post of posts) setBit(set!, post);
   }
-  const { rows, isShared } = rowsAfter(old, added, values, moves.gatherMap, count) ?? finished(rowsOf(terms, values));
+  const { rows, isShared } = rowsAfter(old, added, values, moves.gatherMap, count) ?? (yield* rowsOf(terms, values));
   return adoptedFor(values, columnOf(terms, kept, rows, size, arena, isShared));
 }
 

@@ -12,5 +12,5 @@ export function* changeText(
 ): Steps<TextIndex> {
   const readers = fields.map(({ key, weight }) => ({ weight, read: (i: number) => now.textOf(addedAt[i]!, key) }));
   const added = yield* indexTexts(addedAt.length, readers);
-  return mergeTexts(old, added, gatherMap);
+  return yield* mergeTexts(old, added, gatherMap);
 }

@@ -1,8 +1,9 @@
+import { putAmong } from '../base/put-among.js';
 import { finished, type Steps } from '../base/steps.js';
 import { fieldWithRole, holdsTerms, type Field, type Post, type Term } from '../../model/post.js';
 import { packValues } from '../store/pack-values.js';
 import { inOrder, newNumbers, gatherMapOf, type NewNumbers, type GatherMap } from '../store/gather-map.js';
-import { packPosts } from '../store/post-packer.js';
+import { packingPosts } from '../store/post-packer.js';
 import { newestFirst, postWithId, type PostStore } from '../store/post-store.js';
 import { termListOf, type TermList } from '../store/term-list.js';
 import { compareTexts, pickTexts, textAt } from '../store/texts.js';
@@ -44,8 +45,9 @@ export function* prepareChange(old: PostIndex, change: Change): Steps<PostIndex>
   const termsOf = (key: string) => lists.get(key) ?? null;
   // the last of several under one id counts, as if they had come one after the other
   const upsert = [...new Map(change.upsert.map((post) => [post.id, post])).values()];
-  const added = packPosts(fields, termsOf, upsert);
+  const added = yield* packingPosts(fields, termsOf, upsert);
   const kept = keptPosts(old, added, change.remove);
+  yield;
   const before = new Map<string, Values>();
   for (const field of fields) {
     before.set(field.key, valuesBefore(old, field, termsOf));
@@ -53,9 +55,11 @@ export function* prepareChange(old: PostIndex, change: Change): Steps<PostIndex>
   }
   const published = fieldWithRole(fields, 'published');
   const gatherMap =
-    inOldOrder(old, added, kept, published) ??
-    inNewOrder(old, added, kept, published && { field: published, before, terms: termsOf(published.key) });
+    (yield* inOldOrder(old, added, kept, published)) ??
+    (yield* inNewOrder(old, added, kept, published && { field: published, before, terms: termsOf(published.key) }));
+  yield;
   const numbers = newNumbers(old.size, added.size, gatherMap);
+  yield;
   const valuesOf = (key: string) =>
     pickValues(before.get(key)!, added.values.get(key)!, gatherMap, termsOf(key)?.terms.length ?? 0);
   const values = new Map<string, Values>();
@@ -63,26 +67,28 @@ export function* prepareChange(old: PostIndex, change: Change): Steps<PostIndex>
     values.set(key, valuesOf(key));
     yield;
   }
-  const store: PostStore = {
-    size: gatherMap.rows.length,
-    ids: pickTexts(old.store.ids, added.ids, gatherMap),
-    byId: mergeIds(old, added, numbers),
-    values,
-  };
+  const ids = pickTexts(old.store.ids, added.ids, gatherMap);
+  yield;
+  const store: PostStore = { size: gatherMap.rows.length, ids, byId: yield* mergeIds(old, added, numbers), values };
+  yield;
   const bare = new PostIndex(fields, taxonomies, store);
   const ordered = inOrder(gatherMap);
+  yield;
   const texts: KeptText[] = [];
   for (const text of old.texts) {
     if (!readsAlike(text, old, bare)) continue;
     texts.push({ fields: text.fields, text: yield* changeText(text, bare, ordered) });
   }
   const now = new PostIndex(fields, taxonomies, store, texts, old.arenaFrom);
+  yield;
   const moves = movesOf(ordered, numbers);
+  yield;
   for (const [key, column] of moves ? old.columns : []) {
     const terms = now.termList(key);
     if (!terms || !sameTerms(old, now, key)) continue;
     const pick = (some: GatherMap) => pickValues(before.get(key)!, added.values.get(key)!, some, terms.terms.length);
-    now.keepColumn(key, changeTermColumn(column, terms, store.values.get(key)!, pick, moves!, now.arena));
+    now.keepColumn(key, yield* changeTermColumn(column, terms, store.values.get(key)!, pick, moves!, now.arena));
+    yield;
   }
   return now;
 }
@@ -116,36 +122,37 @@ function keptPosts(old: PostIndex, added: PostStore, gone: readonly string[]): U
 }
 
 /** Puts the added posts between the old ones, as those stand; null where they may stand otherwise now. */
-function inOldOrder(
+function* inOldOrder(
   old: PostIndex,
   added: PostStore,
   kept: Uint32Array,
   published: Field | undefined,
-): GatherMap | null {
+): Steps<GatherMap | null> {
   const before = fieldWithRole(old.fields, 'published');
   if (before?.key !== published?.key || before?.type !== published?.type) return null;
   const [oldValues, addedValues] = [old.valuesOf(published?.key ?? ''), added.values.get(published?.key ?? '')];
   const [oldKeys, addedKeys] = [keysOf(published, oldValues ?? undefined), keysOf(published, addedValues)];
   if (!oldKeys || !addedKeys) return null;
-  return mergeOrder(
-    { count: kept.length, keyAt: (i) => oldKeys(kept[i]!), idAt: (i) => old.idOf(kept[i]!) },
-    { count: added.size, keyAt: addedKeys, idAt: (post) => textAt(added.ids, post) },
+  return yield* mergeOrder(
+    { keyAt: oldKeys, idAt: (post) => old.idOf(post) },
+    { keyAt: addedKeys, idAt: (post) => textAt(added.ids, post) },
     kept,
+    added.size,
   );
 }
 
 /** Puts all posts in order anew. */
-function inNewOrder(
+function* inNewOrder(
   old: PostIndex,
   added: PostStore,
   kept: Uint32Array,
   published: { field: Field; before: ReadonlyMap<string, Values>; terms: TermList | null } | undefined,
-): GatherMap {
+): Steps<GatherMap> {
   const rows = new Int32Array(kept.length + added.size);
   rows.set(kept);
   for (let post = 0; post < added.size; post++) rows[kept.length + post] = ~post;
   const loose = gatherMapOf(rows);
-  const byId = mergeIds(old, added, newNumbers(old.size, added.size, loose));
+  const byId = yield* mergeIds(old, added, newNumbers(old.size, added.size, loose));
   if (!published) return gatherMapOf(rows.map((_, p) => rows[byId[p]!]!));
   const { field, before, terms } = published;
   const { key } = field;
@@ -165,29 +172,23 @@ function valuesBefore(old: PostIndex, field: Field, termsOf: (key: string) => Re
   return !from || !to || hasSameSlugs(from.terms, to.terms) ? values : renumbered(values, from, to);
 }
 
-/**
- * The new numbers of all posts, ascending by id. Old and added come sorted already: the few are put among the many,
- * each by halving, so that few ids need be read.
- */
-function mergeIds(old: PostIndex, added: PostStore, { ofOld, ofAdded }: NewNumbers): Uint32Array {
+/** The new numbers of all posts, ascending by id. Old and added come sorted already. */
+function* mergeIds(old: PostIndex, added: PostStore, { ofOld, ofAdded }: NewNumbers): Steps<Uint32Array> {
   const many = new Uint32Array(old.size);
   let count = 0;
   const { byId } = old.store;
   for (let i = 0; i < byId.length; i++) if (ofOld[byId[i]!]! >= 0) many[count++] = byId[i]!;
-  const merged = new Uint32Array(count + added.size);
-  let [at, from] = [0, 0];
-  for (const post of added.byId) {
-    let [low, high] = [from, count];
-    while (low < high) {
-      const middle = (low + high) >>> 1;
-      if (compareTexts(old.store.ids, many[middle]!, added.ids, post) < 0) low = middle + 1;
-      else high = middle;
-    }
-    while (from < low) merged[at++] = ofOld[many[from++]!]!;
-    merged[at++] = ofAdded[post]!;
-  }
-  while (from < count) merged[at++] = ofOld[many[from++]!]!;
-  return merged;
+  yield;
+  const few = Int32Array.from(added.byId, (post) => ~post);
+  const merged = yield* putAmong(
+    many.subarray(0, count),
+    few,
+    (one, other) => compareTexts(old.store.ids, one, added.ids, ~other) < 0,
+  );
+  yield;
+  const numbers = new Uint32Array(merged.length);
+  for (let i = 0; i < numbers.length; i++) numbers[i] = merged[i]! < 0 ? ofAdded[~merged[i]!]! : ofOld[merged[i]!]!;
+  return numbers;
 }
 
 /** Whether terms read the same, so that the words of posts that carry them stand. */

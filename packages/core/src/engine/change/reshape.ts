@@ -1,9 +1,12 @@
+import type { Steps } from '../base/steps.js';
 import type { Term } from '../../model/post.js';
 import { PostIndex, type KeptText, type PendingText } from '../index/post-index.js';
-import { gatherMapOf, inOrder } from '../store/gather-map.js';
+import { gatherMapOf } from '../store/gather-map.js';
 import type { TermList } from '../store/term-list.js';
+import { mergeTexts } from '../words/merge-texts.js';
+import { recut } from '../words/recut.js';
+import type { TextIndex } from '../words/text-index.js';
 import { manyOf, renumberTerms, type Values } from '../store/values.js';
-import { changeText } from './change-text.js';
 
 /**
  * The index of the same posts by other terms. What does not hang on them is shared with the index before; words are cut
@@ -22,9 +25,10 @@ export function reshaped(
   const ready: KeptText[] = [];
   const pending: PendingText[] = [];
   for (const kept of old.texts) {
-    const posts = postsWithOtherWords(old, kept, lists);
+    const isOther = kept.fields.map(({ key }) => renamedTerms(old, key, lists.get(key)));
+    const posts = postsWithOtherWords(old, kept, isOther);
     if (posts.length === 0) ready.push(kept);
-    else pending.push({ fields: kept.fields, make: () => changeText(kept, now, cutAgain(old.size, posts)) });
+    else pending.push({ fields: kept.fields, make: () => textWith(kept, now, posts, isOther) });
   }
   const now = new PostIndex(old.fields, taxonomies, { ...old.store, values }, ready, old.arenaFrom, pending);
   return now;
@@ -52,12 +56,12 @@ export function renamedTerms(old: PostIndex, key: string, after: TermList | null
 function postsWithOtherWords(
   old: PostIndex,
   { fields }: KeptText,
-  lists: ReadonlyMap<string, TermList | null>,
+  isOtherIn: readonly (boolean[] | null)[],
 ): Uint32Array {
   const marked = new Uint8Array(old.size);
   let count = 0;
-  for (const { key } of fields) {
-    const isOther = renamedTerms(old, key, lists.get(key));
+  for (const [f, { key }] of fields.entries()) {
+    const isOther = isOtherIn[f];
     if (!isOther) continue;
     const { starts, numbers } = manyOf(old.valuesOf(key)!);
     for (let p = 0; p < old.size; p++) {
@@ -73,10 +77,17 @@ function postsWithOtherWords(
   return posts;
 }
 
-/** All posts where they are, some of them cut again. */
-function cutAgain(size: number, posts: Uint32Array) {
-  const rows = new Int32Array(size);
-  for (let p = 0; p < size; p++) rows[p] = p;
+/** The words of all posts, where the terms of some in some fields read otherwise. */
+function* textWith(
+  { fields, text }: KeptText,
+  now: PostIndex,
+  posts: Uint32Array,
+  isOther: readonly (boolean[] | null)[],
+): Steps<TextIndex> {
+  const readers = fields.map(({ key }, f) => (isOther[f] ? (post: number) => now.textOf(post, key) : null));
+  const added = yield* recut(text, posts, readers);
+  const rows = new Int32Array(text.size);
+  for (let p = 0; p < rows.length; p++) rows[p] = p;
   posts.forEach((post, i) => (rows[post] = ~i));
-  return inOrder(gatherMapOf(rows));
+  return yield* mergeTexts(text, added, gatherMapOf(rows));
 }

@@ -42,13 +42,13 @@ function* rowsOfOne(terms: TermList, numbers: Numbers): Steps<Rows> {
   const none = noTerm(numbers);
   if (terms.parents.every((parent) => parent < 0)) return { form: 'one', values: numbers, none };
   const starts = new Uint32Array(numbers.length + 1);
-  for (let p = 0; p < numbers.length; p++) starts[p + 1] = starts[p]! + (numbers[p] === none ? 0 : 1);
-  yield;
-  return yield* rowsWithAbove(
-    terms,
-    starts,
-    numbers.filter((number) => number !== none),
-  );
+  const values = numbers.slice();
+  let at = 0;
+  for (let p = 0; p < numbers.length; p++) {
+    if (numbers[p] !== none) values[at++] = numbers[p]!;
+    starts[p + 1] = at;
+  }
+  return yield* rowsWithAbove(terms, starts, values.slice(0, at));
 }
 
 /** Enters each post under the terms above its own too, once each. Rows that stay as they are are shared. */
@@ -83,13 +83,10 @@ function* rowsWithAbove({ parents }: TermList, starts: Uint32Array, numbers: Num
   yield* inParts(size, postsInAStep, (from, to) => {
     for (let p = from; p < to; p++) {
       const [start, end] = [starts[p]!, starts[p + 1]!];
-      if (end - start === 1) for (let t = numbers[start]!; t >= 0; t = parents[t]!) values[at++] = t;
-      else {
-        for (let i = start; i < end; i++) {
-          for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
-            lastSeen[t] = p;
-            values[at++] = t;
-          }
+      for (let i = start; i < end; i++) {
+        for (let t = numbers[i]!; t >= 0 && lastSeen[t] !== p; t = parents[t]!) {
+          lastSeen[t] = p;
+          values[at++] = t;
         }
       }
     }

@@ -32,9 +32,12 @@ test('an index is the same whether its posts come at once or in parts, announced
       fc.option(fc.nat({ max: 800 }), { nil: undefined }),
       (given, size, parts, announced) => {
         const whole = { ...given, posts: many(given.posts, size) };
-        expect(finished(writeSnapshot(builtInParts(whole, parts, announced)))).toEqual(
-          finished(writeSnapshot(buildIndex(whole))),
+        const [inParts, atOnce] = [builtInParts(whole, parts, announced), buildIndex(whole)].map((index) =>
+          finished(writeSnapshot(index)),
         );
+        expect(inParts!.length).toBe(atOnce!.length);
+        // byte by byte: a comparison of all at once takes most of the time of this test
+        expect(inParts!.findIndex((byte, i) => byte !== atOnce![i])).toBe(-1);
       },
     ),
     { numRuns: 100 },

@@ -1,15 +1,16 @@
+import { putAmong } from '../base/put-among.js';
+import type { Steps } from '../base/steps.js';
 import { noFlag, noWhole, type Values } from './values.js';
 import type { Field } from '../../model/post.js';
 import { gatherMapOf, type GatherMap } from './gather-map.js';
 import { textAt } from './texts.js';
 import { momentOf } from './order.js';
 
-/** Some posts in their order: newest first, and those that are as old as each other by id. */
+/** What posts are ordered by: newest first, and those that are as old as each other by id. */
 export interface Ordered {
-  count: number;
-  /** What the post at a place is ordered by, NaN for none. */
-  keyAt: (place: number) => number;
-  idAt: (place: number) => string;
+  /** NaN for none. */
+  keyAt: (post: number) => number;
+  idAt: (post: number) => string;
 }
 
 /** What posts are ordered by when it is a number that says the same in any index; null when it is none such. */
@@ -37,26 +38,16 @@ export function keysOf(published: Field | undefined, values: Values | undefined)
 }
 
 /**
- * Puts the added posts, which are few, among the old ones, each by halving.
- * @param posts  the old post at each place
+ * Puts the added posts, which are few, among the old ones.
+ * @param posts  the old ones in their order
  */
-export function mergeOrder(old: Ordered, added: Ordered, posts: Uint32Array): GatherMap {
-  const rows = new Int32Array(old.count + added.count);
-  let [p, from] = [0, 0];
-  for (let i = 0; i < added.count; i++) {
-    const [key, id] = [added.keyAt(i), added.idAt(i)];
-    let [low, high] = [from, old.count];
-    while (low < high) {
-      const middle = (low + high) >>> 1;
-      if (isBefore(old.keyAt(middle), key, () => old.idAt(middle) < id)) low = middle + 1;
-      else high = middle;
-    }
-    rows.set(posts.subarray(from, low), p);
-    p += low - from;
-    from = low;
-    rows[p++] = ~i;
-  }
-  rows.set(posts.subarray(from, old.count), p);
+export function* mergeOrder(old: Ordered, added: Ordered, posts: Uint32Array, count: number): Steps<GatherMap> {
+  const few = Int32Array.from({ length: count }, (_, i) => ~i);
+  const keys = Float64Array.from(few, (other) => added.keyAt(~other));
+  const rows = yield* putAmong(posts, few, (post, other) =>
+    isBefore(old.keyAt(post), keys[~other]!, () => old.idAt(post) < added.idAt(~other)),
+  );
+  yield;
   return gatherMapOf(rows);
 }
 

@@ -1,4 +1,4 @@
-import { finished, type Steps } from '../base/steps.js';
+import { finished, inParts, type Steps } from '../base/steps.js';
 import { fieldWithRole, type Field, type Post } from '../../model/post.js';
 import { packerOf } from './pack-values.js';
 import type { Packer } from './packer.js';
@@ -84,14 +84,14 @@ export class PostPacker {
 }
 
 /** Takes posts that are all there apart. */
-export function packPosts(
+export function* packingPosts(
   fields: readonly Field[],
   termsOf: (key: string) => TermList | null,
   posts: readonly Post[],
-): PostStore {
+): Steps<PostStore> {
   const packer = new PostPacker(fields, termsOf, posts.length);
-  packer.add(posts);
-  return packer.done();
+  yield* inParts(posts.length, together, (from, to) => packer.add(posts.slice(from, to)));
+  return yield* packer.finish();
 }
 
 function upTo(size: number): Uint32Array {

@@ -30,7 +30,7 @@ test.each([
       let next = 0;
       const inNew = Int32Array.from(gatherMap, (pick) => (pick < 0 ? ~next++ : pick));
       const all = Array.from(inNew, (pick) => (pick < 0 ? added[~pick]! : old[pick]!));
-      expect(mergeTexts(indexOf(old), indexOf(added), gatherMapOf(inNew))).toEqual(indexOf(all));
+      expect(finished(mergeTexts(indexOf(old), indexOf(added), gatherMapOf(inNew)))).toEqual(indexOf(all));
     }),
     { numRuns: 300 },
   );

@@ -1,4 +1,4 @@
-import { finished } from '../base/steps.js';
+import { inParts, type Steps } from '../base/steps.js';
 import {
   newNumbers,
   gatherNumbers,
@@ -8,6 +8,7 @@ import {
   type GatherMap,
 } from '../store/gather-map.js';
 import { byCodeUnits } from '../../text/slug.js';
+import { carryWordsByEnd } from './words-by-end.js';
 import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
 
 /**
@@ -16,11 +17,15 @@ import { fieldEnd, indexTokens, means, type TextIndex } from './text-index.js';
  * new numbers, and the few that are new are put between.
  * @param gatherMap  where each post comes from; the added ones are picked in the order they are in
  */
-export function mergeTexts(old: TextIndex, added: TextIndex, gatherMap: GatherMap): TextIndex {
+export function* mergeTexts(old: TextIndex, added: TextIndex, gatherMap: GatherMap): Steps<TextIndex> {
   const numbers = newNumbers(old.size, added.size, gatherMap);
-  if (!numbers.isOrderKept) return indexAnew(old, added, gatherMap);
-  const words = mergeWords(old, added, numbers);
-  const { tokenStarts, tokens } = pickTokens(old, added, gatherMap, words);
+  yield;
+  if (!numbers.isOrderKept) return yield* indexAnew(old, added, gatherMap);
+  const words = yield* mergeWords(old, added, numbers);
+  yield* carryWordsByEnd(old.vocabulary, words.vocabulary, words.ofOld);
+  yield;
+  const { tokenStarts, tokens } = yield* pickTokens(old, added, gatherMap, words);
+  yield;
   const lengths = gatherNumbers(new Float32Array(gatherMap.rows.length), old.lengths, added.lengths, gatherMap);
   const { vocabulary, starts, posts, weights } = words;
   return {
@@ -35,7 +40,10 @@ interface MergedWords extends Pick<TextIndex, 'vocabulary' | 'starts' | 'posts' 
   ofAdded: Int32Array;
 }
 
-function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNumbers): MergedWords {
+/** Posts of words that are put together in one step. */
+const postsInAStep = 1 << 13;
+
+function* mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNumbers): Steps<MergedWords> {
   const vocabulary: string[] = [];
   const starts: number[] = [0];
   const most = old.posts.length + added.posts.length;
@@ -44,8 +52,12 @@ function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNum
     ofOld: new Int32Array(old.vocabulary.length).fill(-1),
     ofAdded: new Int32Array(added.vocabulary.length).fill(-1),
   };
-  let [i, j] = [0, 0];
+  let [i, j, rest] = [0, 0, postsInAStep];
   while (i < old.vocabulary.length || j < added.vocabulary.length) {
+    if (merged.end + i + j > rest) {
+      rest = merged.end + i + j + postsInAStep;
+      yield;
+    }
     const order = compareWords(old.vocabulary[i], added.vocabulary[j]);
     const word = order <= 0 ? old.vocabulary[i]! : added.vocabulary[j]!;
     const start = merged.end;
@@ -69,6 +81,7 @@ function mergeWords(old: TextIndex, added: TextIndex, { ofOld, ofAdded }: NewNum
     if (order <= 0) i++;
     if (order >= 0) j++;
   }
+  yield;
   const { posts, weights, end } = merged;
   return {
     ...{
@@ -122,33 +135,41 @@ function compareWords(a: string | undefined, b: string | undefined): number {
 }
 
 /** The words of each post in order, by the numbers words have now. */
-function pickTokens(
+function* pickTokens(
   old: TextIndex,
   added: TextIndex,
   gatherMap: GatherMap,
   words: { ofOld: Int32Array; ofAdded: Int32Array },
-): Pick<TextIndex, 'tokenStarts' | 'tokens'> {
+): Steps<Pick<TextIndex, 'tokenStarts' | 'tokens'>> {
   const tokenStarts = gatherStarts(old.tokenStarts, added.tokenStarts, gatherMap);
-  const before = renumbered(old.tokens, words.ofOld);
-  const after = renumbered(added.tokens, words.ofAdded);
+  yield;
+  const before = yield* renumbered(old.tokens, words.ofOld);
+  const after = yield* renumbered(added.tokens, words.ofAdded);
   const tokens = new Int32Array(tokenStarts[gatherMap.rows.length]!);
   gatherRuns(tokens, tokenStarts, [before, old.tokenStarts], [after, added.tokenStarts], gatherMap);
   return { tokenStarts, tokens };
 }
 
 /** Tokens by other numbers; the same ones where no number is another. */
-function renumbered(tokens: Int32Array, numberOf: Int32Array): Int32Array {
+function* renumbered(tokens: Int32Array, numberOf: Int32Array): Steps<Int32Array> {
   if (numberOf.every((number, word) => number === word)) return tokens;
   const now = new Int32Array(tokens.length);
-  for (let i = 0; i < tokens.length; i++) now[i] = tokens[i] === fieldEnd ? fieldEnd : numberOf[tokens[i]!]!;
+  yield* inParts(tokens.length, tokensInAStep, (from, to) => renumber(tokens, numberOf, now, from, to));
   return now;
 }
 
-function indexAnew(old: TextIndex, added: TextIndex, gatherMap: GatherMap): TextIndex {
+/** Words that are given their numbers in one step. */
+const tokensInAStep = 1 << 18;
+
+function renumber(tokens: Int32Array, numberOf: Int32Array, now: Int32Array, from: number, to: number): void {
+  for (let i = from; i < to; i++) now[i] = tokens[i] === fieldEnd ? fieldEnd : numberOf[tokens[i]!]!;
+}
+
+function* indexAnew(old: TextIndex, added: TextIndex, gatherMap: GatherMap): Steps<TextIndex> {
   const known = new Map(old.vocabulary.map((word, w) => [word, w]));
   const words = [...old.vocabulary];
   const ofAdded = Int32Array.from(added.vocabulary, (word) => known.get(word) ?? words.push(word) - 1);
   const ofOld = Int32Array.from(old.vocabulary, (_, w) => w);
-  const { tokenStarts, tokens } = pickTokens(old, added, gatherMap, { ofOld, ofAdded });
-  return finished(indexTokens(words, tokenStarts, tokens, old.fieldWeights));
+  const { tokenStarts, tokens } = yield* pickTokens(old, added, gatherMap, { ofOld, ofAdded });
+  return yield* indexTokens(words, tokenStarts, tokens, old.fieldWeights);
 }

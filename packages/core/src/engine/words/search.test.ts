@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { byCodeUnits } from '../../text/slug.js';
-import { edits } from '../../../test/reference.js';
+import { edits } from '../../../test/reference-search.js';
 import { field, lensOf } from '../../../test/arbitrary.js';
 import { answer } from '../../answer/answer.js';
 import { buildIndex } from '../index/build.js';

@@ -88,7 +88,7 @@ class WordNumbers {
   }
 }
 
-function longer(numbers: Int32Array, size: number): Int32Array<ArrayBuffer> {
+export function longer(numbers: Int32Array, size: number): Int32Array<ArrayBuffer> {
   const more = new Int32Array(size);
   more.set(numbers);
   return more;
@@ -109,7 +109,7 @@ export function* indexTokens(
   yield* inParts(tokens.length, tokensInAStep, (from, to) => {
     for (let i = from; i < to; i++) if (tokens[i] !== fieldEnd) used[tokens[i]!] = 1;
   });
-  const order = numbersOf(used);
+  const order = markedNumbers(used);
   yield;
   yield* sortInSteps(order, (a, b) => byCodeUnits(words[a]!, words[b]!));
   const place = new Uint32Array(words.length);
@@ -131,8 +131,8 @@ export function* indexTokens(
   return yield* indexingSortedTokens(vocabulary, tokenStarts, tokens, fieldWeights);
 }
 
-/** The numbers that are marked. */
-function numbersOf(marked: Uint8Array): Uint32Array {
+/** The numbers that are marked by a 1, ascending. */
+export function markedNumbers(marked: Uint8Array): Uint32Array {
   let count = 0;
   for (let i = 0; i < marked.length; i++) count += marked[i]!;
   const numbers = new Uint32Array(count);
@@ -232,7 +232,8 @@ export function wordsBeginning(index: TextIndex, start: string): WordRun {
   return { first, end: firstFrom(index.vocabulary, `${start}\uffff`) };
 }
 
-function firstFrom(vocabulary: readonly string[], text: string): number {
+/** First place in a vocabulary whose word does not come before a text. */
+export function firstFrom(vocabulary: readonly string[], text: string): number {
   let [low, high] = [0, vocabulary.length];
   while (low < high) {
     const middle = (low + high) >>> 1;

@@ -100,7 +100,7 @@ export function sortTree(parents: Int32Array, compare?: Compare): readonly numbe
 }
 
 /** A term as a list of them is told to whoever works on a lens. */
-interface Told {
+interface ListedTerm {
   slug: string;
   label: string;
   parent: string | null;
@@ -111,7 +111,7 @@ interface Told {
  * Terms in the order a facet shows them in over all posts, hidden ones included.
  * @param terms  depth first, as given
  */
-export function arrangeTerms<T extends Told>(
+export function arrangeTerms<T extends ListedTerm>(
   { order, sequence, labels }: Pick<Showing, 'order' | 'sequence' | 'labels'>,
   terms: readonly T[],
 ): T[] {
