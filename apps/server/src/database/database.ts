@@ -10,6 +10,7 @@ import { TouchedPosts1700000000007 } from './migrations/7-touched-posts.js';
 import { SavedAddresses1700000000008 } from './migrations/8-saved-addresses.js';
 import { AskedLenses1700000000009 } from './migrations/9-asked-lenses.js';
 import { LiveSources1700000000010 } from './migrations/10-live-sources.js';
+import { PostsInPlace1700000000011 } from './migrations/11-posts-in-place.js';
 import { LiveRow } from './live.entity.js';
 import { Run, RunPost } from './run.entity.js';
 import { PostRow } from './post.entity.js';
@@ -67,6 +68,7 @@ export function databaseOptions(url: string): DataSourceOptions {
       SavedAddresses1700000000008,
       AskedLenses1700000000009,
       LiveSources1700000000010,
+      PostsInPlace1700000000011,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'all',

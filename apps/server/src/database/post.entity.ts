@@ -1,9 +1,11 @@
-import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import type { RawRecord, Value } from '@ivy/core';
 import { Source } from './source.entity.js';
 
 /** One post: the record as it came, and its values by the types its fields have. */
 @Entity('post')
+@Index('post_place', ['sourceId', 'position'])
+@Index('post_left', ['sourceId'], { where: `"left_by" <> '{}'` })
 export class PostRow {
   @PrimaryColumn({ name: 'source_id', type: 'uuid', primaryKeyConstraintName: 'post_pkey' })
   sourceId: string;

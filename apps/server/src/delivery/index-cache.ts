@@ -13,6 +13,7 @@ import {
 import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource, EntityManager } from 'typeorm';
+import { postsAsked } from '../database/posts-asked.js';
 import { Source } from '../database/source.entity.js';
 import { termsByField } from '../database/term-rows.js';
 import { TermRow } from '../database/term.entity.js';
@@ -53,8 +54,10 @@ const restBeforeSave = 30_000;
 @Injectable()
 export class IndexCache implements OnModuleDestroy {
   readonly #log = new Logger('IndexCache');
-  readonly #kept = new ValueCache<CachedIndex>((sourceId, before) => this.#load(sourceId, before));
+  readonly #kept = new ValueCache<CachedIndex>((sourceId, before, isGiven) => this.#load(sourceId, before, isGiven));
   #saving: Promise<void> = Promise.resolve();
+  /** Gets one ready that was made from another by a change, before it takes its place. */
+  readyInstead: (before: CachedIndex, now: CachedIndex) => Promise<void> = () => Promise.resolve();
 
   constructor(
     @InjectDataSource() private readonly database: DataSource,
@@ -127,12 +130,19 @@ export class IndexCache implements OnModuleDestroy {
     });
   }
 
-  /** @param before  returned itself while the source has not changed */
-  async #load(sourceId: string, before: CachedIndex | undefined): Promise<CachedIndex> {
+  /**
+   * @param before   returned itself while the source has not changed
+   * @param isGiven  whether it is given until another is there
+   */
+  async #load(sourceId: string, before: CachedIndex | undefined, isGiven: boolean): Promise<CachedIndex> {
     const found = await this.#fetch(sourceId, before);
     if ('same' in found) return before!;
     const { revision } = found;
-    if ('change' in found) return this.#change(revision, found.from, found.change);
+    if ('change' in found) {
+      const made = await this.#change(revision, found.from, found.change);
+      if (isGiven && before) await this.readyInstead(before, made);
+      return made;
+    }
     const index = 'bytes' in found ? await this.#read(found.bytes) : await inTurns(found.builder.finish());
     if (index) return { revision, index, keptTexts: 'bytes' in found ? index.texts.length : -1 };
     // a snapshot that can't be read: the posts themselves are read instead
@@ -242,10 +252,7 @@ async function readChange(manager: EntityManager, sourceId: string, from: Cached
   const posts: Post[] =
     ids.length === 0
       ? []
-      : await manager.query(
-          'SELECT id, "values" FROM post WHERE source_id = $1 AND id = ANY($2::text[]) AND left_by = \'{}\'',
-          [sourceId, ids],
-        );
+      : await manager.query(`SELECT id, "values" FROM ${postsAsked} WHERE left_by = '{}'`, [sourceId, ids]);
   const here = new Set(posts.map(({ id }) => id));
   const remove = ids.filter((id) => !here.has(id));
   return { upsert: posts, remove, taxonomies: await readTaxonomies(manager, sourceId) };

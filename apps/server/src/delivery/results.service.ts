@@ -29,7 +29,7 @@ import {
   type Settings,
 } from '@ivy/core';
 import { lookSheet, type Drawn } from '@ivy/view';
-import { Injectable, Logger } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
 import { AskedLenses } from './asked-lenses.js';
@@ -37,7 +37,7 @@ import { IndexCache, type CachedIndex } from './index-cache.js';
 import { resolver } from './resolver.js';
 import { LensCache, type CachedLens } from './lens-cache.js';
 import { inTurns } from '../shared/turns.js';
-import { WorkAhead } from './work-ahead.js';
+import { WorksAhead } from './works-ahead.js';
 import { responseCache, writeBody, type ResponseBody } from './response-cache.js';
 
 /** The body of `results`: the answer, and which lens gave it. */
@@ -92,8 +92,7 @@ export function drawnOf({ card, facets }: Settings, index: PostIndex, { lens, si
 
 @Injectable()
 export class ResultsService {
-  readonly #log = new Logger(ResultsService.name);
-  readonly #ahead = new WeakMap<CachedIndex, WeakMap<Lens, WorkAhead>>();
+  readonly #ahead = new WorksAhead();
   /** By lens: how pages have it that set something for themselves. */
   readonly #onPages = new WeakMap<CachedLens, Lru<string, CachedLens>>();
   readonly #written = responseCache(64 * 1024 * 1024);
@@ -102,7 +101,9 @@ export class ResultsService {
     private readonly cachedLenses: LensCache,
     private readonly indexes: IndexCache,
     private readonly asked: AskedLenses,
-  ) {}
+  ) {
+    indexes.readyInstead = (before, now) => this.#ahead.readyInstead(before, now);
+  }
 
   /** How the cache of bodies is doing; weights in bytes. */
   get figures(): CacheFigures {
@@ -119,8 +120,10 @@ export class ResultsService {
     const page = { ...own, languages: language === whole.lens.language ? [] : [language] };
     const isPlain = page.prefix === null && page.scope === '' && page.driven === '' && page.languages.length === 0;
     const kept = isPlain ? whole : this.#forPage(whole, posts, page);
-    const ahead = this.#workAhead(kept, posts, kept === whole ? which : 'draft');
-    await this.#orForget(posts, kept.lens, ahead.columns);
+    // of a release all is done, and the index kept with what was made
+    const isKept = kept === whole && which === 'release';
+    const ahead = this.#ahead.of(posts, kept.lens, isKept ? () => this.indexes.save(kept.sourceId, posts) : undefined);
+    await this.#ahead.orForget(posts, kept.lens, ahead.columns);
     return {
       asked: slug,
       kept,
@@ -145,36 +148,10 @@ export class ResultsService {
   async question({ kept, posts }: Ready, address: string, now = Date.now(), from?: number): Promise<Question> {
     checkLength(address);
     const reading = readQuestion(posts.index, kept.lens, address, now, from);
-    const ahead = this.#ahead.get(posts)?.get(kept.lens);
-    if (ahead && searches(reading.query)) await this.#orForget(posts, kept.lens, ahead.words());
+    const ahead = this.#ahead.begun(posts, kept.lens);
+    if (ahead && searches(reading.query)) await this.#ahead.orForget(posts, kept.lens, ahead.words());
     await inTurns(prepareAnswer(posts.index, reading.query));
     return { ...reading, now };
-  }
-
-  /** What failed must not be remembered: the next request tries again. */
-  async #orForget(posts: CachedIndex, lens: Lens, work: Promise<void>): Promise<void> {
-    try {
-      await work;
-    } catch (error) {
-      this.#ahead.get(posts)?.delete(lens);
-      throw error;
-    }
-  }
-
-  /** Work ahead begins with the first who asks. Of a release all is done, and the index kept with what was made. */
-  #workAhead({ sourceId, lens }: CachedLens, posts: CachedIndex, which: 'release' | 'draft'): WorkAhead {
-    let byLens = this.#ahead.get(posts);
-    if (!byLens) this.#ahead.set(posts, (byLens = new WeakMap<Lens, WorkAhead>()));
-    let ahead = byLens.get(lens);
-    if (ahead) return ahead;
-    byLens.set(lens, (ahead = new WorkAhead(posts.index, lens)));
-    if (which === 'release') {
-      ahead
-        .counts()
-        .then(() => this.indexes.save(sourceId, posts))
-        .catch((error: unknown) => this.#log.error(`Work ahead failed: ${String(error)}`));
-    }
-    return ahead;
   }
 
   /**

@@ -8,6 +8,8 @@ import { inTurns } from '../shared/turns.js';
 export class WorkAhead {
   /** Done when every answer that searches nothing has what it needs. */
   readonly columns: Promise<void>;
+  /** Whether someone waits for all of it. */
+  isAllWanted = false;
   #words: Promise<void> | undefined;
   #counts: Promise<void> | undefined;
 

@@ -16,6 +16,8 @@ interface Limits {
   patience: number;
   /** What was asked for, in the words of whoever is told that it takes too long: “Reading this field”. */
   words: string;
+  /** Whether one thread waits for tasks, however long none comes. */
+  waits?: true;
 }
 
 /** Tasks done at once: a short one need not wait for a long one. */
@@ -23,22 +25,29 @@ const atOnce = 2;
 
 /** Does long tasks in threads of their own, each with a bound on what it may take. */
 export class Thread<Task, Result extends { refused: Refusal | null }> {
-  readonly #pool: Piscina;
+  #made: Piscina | undefined;
 
   /** @param file  of the worker, as a path below the server's build */
   constructor(
-    file: readonly string[],
+    private readonly file: readonly string[],
     private readonly limits: Limits,
-  ) {
-    this.#pool = new Piscina({
-      filename: fromRoot('apps', 'server', 'dist', ...file),
-      minThreads: 0,
+  ) {}
+
+  get #pool(): Piscina {
+    return (this.#made ??= new Piscina({
+      filename: fromRoot('apps', 'server', 'dist', ...this.file),
+      minThreads: this.limits.waits ? 1 : 0,
       maxThreads: atOnce,
       // a thread that has nothing to do gives its memory back
       idleTimeout: 10_000,
-      resourceLimits: { maxOldGenerationSizeMb: limits.megabytes },
+      resourceLimits: { maxOldGenerationSizeMb: this.limits.megabytes },
       execArgv: [],
-    });
+    }));
+  }
+
+  /** Starts what waits for tasks, so that whoever brings the first need not wait for it. */
+  getReady(): void {
+    void this.#pool;
   }
 
   /** @throws Problem with why it was refused, or that it took too long or too much memory */
@@ -55,7 +64,7 @@ export class Thread<Task, Result extends { refused: Refusal | null }> {
     return result as Extract<Result, { refused: null }>;
   }
 
-  close(): Promise<void> {
-    return this.#pool.destroy();
+  async close(): Promise<void> {
+    await this.#made?.destroy();
   }
 }

@@ -30,8 +30,11 @@ const rest = 2_000;
 export class ValueCache<V> {
   readonly #entries = new Map<string, Entry<V>>();
 
-  /** @param load  reads a value; given the one before, it may find that it is still the same and return it */
-  constructor(private readonly load: (key: string, before: V | undefined) => Promise<V>) {}
+  /**
+   * @param load  reads a value; given the one before, it may find that it is still the same and return it. `isGiven`: whether
+   *   that one is given meanwhile, so that nobody waits for the one that is read
+   */
+  constructor(private readonly load: (key: string, before: V | undefined, isGiven: boolean) => Promise<V>) {}
 
   get(key: string): Promise<V> {
     let entry = this.#entries.get(key);
@@ -74,7 +77,7 @@ export class ValueCache<V> {
       await others?.catch(() => undefined);
       if (this.#entries.get(key) !== entry || entry.value === undefined) return;
       try {
-        entry.value = await this.load(key, entry.value);
+        entry.value = await this.load(key, entry.value, true);
       } catch (error) {
         if (this.#entries.get(key) === entry) this.expire(key);
         throw error;
@@ -108,7 +111,7 @@ export class ValueCache<V> {
   async #reload(key: string, entry: Entry<V>): Promise<V> {
     const { value: before, doubts } = entry;
     try {
-      const value = await this.load(key, before ?? entry.before);
+      const value = await this.load(key, before ?? entry.before, false);
       if (entry.doubts === doubts) {
         entry.value = value;
         entry.before = undefined;

@@ -10,6 +10,7 @@ import {
   type RawRecord,
 } from '@ivy/core';
 import type { Client } from 'pg';
+import { postsAsked } from '../../database/posts-asked.js';
 import { otherTerms, readTerms } from '../../database/term-rows.js';
 import { readReferences } from '../fields/source-records.js';
 import { missingPost, recordsById } from './asked.js';
@@ -39,7 +40,7 @@ export async function bringFew(client: Client, task: RunTask, source: SourceStat
   const { sourceId, what } = task;
   if (!task.keeps || (what.how !== 'posts' && what.how !== 'removal')) return null;
   if (source.fields.some(isReadWithOthers)) return null;
-  const counts = await countPosts(client, sourceId);
+  const counts = await countPosts(client, sourceId, source);
   const size = what.how === 'posts' ? what.records.length : what.ids.length;
   if (counts.all < manyPosts || counts.all < size * timesAsMany) return null;
   // where a post goes, one that was left out because of it could be answered
@@ -84,13 +85,15 @@ function isReadWithOthers({ parent, mends = [] }: FieldDescription): boolean {
   return parent !== undefined || mends.some(({ rule }) => rule.does === 'leave' || rule.does === 'number');
 }
 
-async function countPosts(client: Client, sourceId: string) {
-  const { rows } = await client.query<{ all: number; last: number; isAnyLeft: boolean }>(
-    `SELECT count(*)::int AS all, coalesce(max(position), -1) AS last, coalesce(bool_or(left_by <> '{}'), false) AS "isAnyLeft"
-     FROM post WHERE source_id = $1`,
+/** Told by indexes alone, however many posts there are. */
+async function countPosts(client: Client, sourceId: string, { posts: answers }: SourceState) {
+  const { rows } = await client.query<{ left: number; last: number }>(
+    `SELECT (SELECT count(*)::int FROM post WHERE source_id = $1 AND left_by <> '{}') AS "left",
+       coalesce((SELECT max(position) FROM post WHERE source_id = $1), -1) AS last`,
     [sourceId],
   );
-  return rows[0]!;
+  const { left, last } = rows[0]!;
+  return { all: answers + left, last, isAnyLeft: left > 0 };
 }
 
 /** What is asked, by id: the record that comes, or null for a post that goes. Null itself where fields would be others. */
@@ -107,7 +110,7 @@ function asked(
 
 async function readSome(client: Client, sourceId: string, ids: readonly string[]): Promise<Map<string, KeptPost>> {
   const { rows } = await client.query<KeptPost>(
-    'SELECT id, position, raw, "values", left_by AS "leftBy" FROM post WHERE source_id = $1 AND id = ANY($2::text[])',
+    `SELECT id, position, raw, "values", left_by AS "leftBy" FROM ${postsAsked}`,
     [sourceId, ids],
   );
   return new Map(rows.map((post) => [post.id, post]));

@@ -191,7 +191,8 @@ async function keepBefore(
   }
   await client.query(
     `DELETE FROM run_post WHERE run_id IN (
-       SELECT id FROM run WHERE source_id = (SELECT source_id FROM run WHERE id = $1) ORDER BY id DESC OFFSET $2)`,
+       SELECT id FROM run WHERE source_id = (SELECT source_id FROM run WHERE id = $1) AND state = 'done'
+       ORDER BY id DESC OFFSET $2)`,
     [run, runsKept],
   );
 }

@@ -18,7 +18,7 @@ import { ApiBody, ApiConsumes, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { FastifyRequest } from 'fastify';
 import { Answers, Refuses } from '../../api/describe.js';
 import { Problem } from '../../problem/problem.js';
-import { readOptions } from '../sources/intake.body.js';
+import { readOptions } from '../intake/options.body.js';
 import { Uploads } from '../intake/uploads.js';
 import type { Bringing } from './run-task.js';
 import type { RunLooked, RunMade, RunView } from './run.view.js';

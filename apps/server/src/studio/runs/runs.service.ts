@@ -18,6 +18,9 @@ const listed = 100;
 /** How long, in ms, posts rest before what their fields hold is told anew. */
 const restBeforeSettling = 1_500;
 
+/** How long, in ms, after a server began its thread for posts is started: whoever asks it first thing comes before. */
+const restBeforeReady = 5_000;
+
 /** Brings posts in where there are some already: in place of all, beside the others, or away again. */
 @Injectable()
 export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
@@ -26,6 +29,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     megabytes: 1400,
     patience: 10 * 60_000,
     words: 'Reading these posts',
+    waits: true,
   });
 
   /** Whoever brings posts in never waits for this one. */
@@ -35,6 +39,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
     words: 'Reading these posts',
   });
   #timer: NodeJS.Timeout | undefined;
+  #ready: NodeJS.Timeout | undefined;
   #settled: Promise<void> = Promise.resolve();
   #isClosed = false;
 
@@ -47,11 +52,13 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   /** What a server that was killed left to do is done by the next. */
   onApplicationBootstrap(): void {
     this.#settleSoon();
+    this.#ready = setTimeout(() => this.#thread.getReady(), restBeforeReady).unref();
   }
 
   async onModuleDestroy(): Promise<void> {
     this.#isClosed = true;
     clearTimeout(this.#timer);
+    clearTimeout(this.#ready);
     await Promise.all([this.#thread.close(), this.#settling.close()]);
     await this.#settled;
   }
