@@ -65,6 +65,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/v1/lenses/{slug}/feed.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['feeds-json'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/v1/lenses/{slug}/feed.atom': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['feeds-atom'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/v1/lenses/{slug}/markup': {
     parameters: {
       query?: never;
@@ -1875,8 +1907,9 @@ export interface components {
       fields: {
         key: string;
         label: string;
-        type: string;
-        role: null | string;
+        /** @enum {unknown} */
+        type: 'boolean' | 'date' | 'datetime' | 'html' | 'image' | 'link' | 'number' | 'reference' | 'terms' | 'text';
+        role: null | ('author' | 'body' | 'id' | 'image' | 'link' | 'published' | 'summary' | 'title');
       }[];
       rows: string[][];
       /** @description Of an address: how its posts go on, what was found by trying, and whether all of them were looked at. */
@@ -2562,6 +2595,96 @@ export interface operations {
         };
         content: {
           'application/json': components['schemas']['FoundTerms'];
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'feeds-json': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The newest posts at the address, as JSON Feed. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/feed+json': string;
+        };
+      };
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/problem+json': components['schemas']['ProblemBody'];
+        };
+      };
+    };
+  };
+  'feeds-atom': {
+    parameters: {
+      query?: {
+        /** @description The query string of the page, exactly as it stands there. */
+        query?: {
+          [key: string]: string;
+        };
+        /** @description What names in the address begin with on this page. */
+        '~prefix'?: unknown;
+        /** @description Terms all posts on this page must have: `field:term`, several with commas. */
+        '~scope'?: unknown;
+        /** @description What is chosen in lenses this one follows: `field:term,term`, several with semicolons. */
+        '~driven'?: unknown;
+        /** @description What visitors of this page read: tags of languages, best first. Without one, the lens’s own. */
+        '~lang'?: unknown;
+        /** @description Where pages stand below one another: the first one wanted by a page script, 1 if not said. */
+        '~from'?: unknown;
+      };
+      header?: never;
+      path: {
+        slug: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The newest posts at the address, as Atom. */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/atom+xml': string;
         };
       };
       default: {

@@ -3,6 +3,8 @@ import { HealthController } from '../health/health.controller.js';
 import { SharedModule } from '../shared/shared.module.js';
 import { AskedLenses } from './asked-lenses.js';
 import { EmbedController } from './embed.controller.js';
+import { FeedsController } from './feeds/feeds.controller.js';
+import { FeedsService } from './feeds/feeds.service.js';
 import { HostedController } from './hosted/hosted.controller.js';
 import { HostedPages } from './hosted/hosted-pages.js';
 import { IndexCache } from './index-cache.js';
@@ -17,8 +19,15 @@ import { ResultsService } from './results.service.js';
  */
 @Module({
   imports: [SharedModule],
-  controllers: [ResultsController, MarkupController, HostedController, EmbedController, HealthController],
-  providers: [AskedLenses, IndexCache, LensCache, ResultsService, HostedPages],
+  controllers: [
+    ResultsController,
+    FeedsController,
+    MarkupController,
+    HostedController,
+    EmbedController,
+    HealthController,
+  ],
+  providers: [AskedLenses, IndexCache, LensCache, ResultsService, FeedsService, HostedPages],
   exports: [AskedLenses, IndexCache, LensCache, ResultsService, HostedPages],
 })
 export class DeliveryModule {}

@@ -51,6 +51,8 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}/draft/undo',
     '/api/v1/lenses/{slug}/draft/ways-in',
     '/api/v1/lenses/{slug}/draft/why/{postId}',
+    '/api/v1/lenses/{slug}/feed.atom',
+    '/api/v1/lenses/{slug}/feed.json',
     '/api/v1/lenses/{slug}/listing',
     '/api/v1/lenses/{slug}/listing/{known}',
     '/api/v1/lenses/{slug}/markup',

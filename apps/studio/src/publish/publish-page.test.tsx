@@ -160,3 +160,25 @@ test('the lines for a page are copied as they stand', async () => {
   ]);
   expect(page.texts('button')).toContain('Copied');
 });
+
+test('what is released can be followed, and the settings be taken along; what is not, not yet followed', async () => {
+  lens({ release: null });
+  releases();
+  await drawn();
+  expect(page.texts('h2')).not.toContain('To follow');
+  page.close();
+  page.open();
+  lens({});
+  releases(release(1));
+  await drawn();
+  expect(page.texts('pre').at(-1)).toBe('http://localhost/api/v1/lenses/notes/feed.atom');
+  const links = [...page.element.querySelectorAll('a')];
+  expect(links.find(({ textContent }) => textContent === 'The same as JSON Feed')!.getAttribute('href')).toBe(
+    '/api/v1/lenses/notes/feed.json',
+  );
+  const file = links.find(({ textContent }) => textContent === 'Download it')!;
+  expect(file.download).toBe('notes.json');
+  expect(JSON.parse(decodeURIComponent(file.href.slice(file.href.indexOf(',') + 1)))).toEqual(
+    JSON.parse(JSON.stringify(draft)),
+  );
+});

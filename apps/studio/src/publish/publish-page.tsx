@@ -1,5 +1,5 @@
 import { ApiProblem, type ReleaseView } from '@ivy/client';
-import { changesBetween } from '@ivy/core';
+import { changesBetween, type Lens } from '@ivy/core';
 import { ArrowLeft, ListChecks } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -12,7 +12,7 @@ import { ChangesList } from './changes-list.js';
 import { Compare, useCompared } from './compare.js';
 import { HoldingAddresses } from './holding-addresses.js';
 import { CheckPage } from './check-page.js';
-import { MappedLine, Snippet } from './snippet.js';
+import { FeedLine, MappedLine, Snippet } from './snippet.js';
 import { ReplaceDraft } from './replace-draft.js';
 import { Said, type SaidWords } from './said.js';
 import { Vine } from './vine.js';
@@ -223,6 +223,16 @@ export function PublishPage() {
               </p>
             </section>
           )}
+          {newest && <FeedLine slug={slug} />}
+          <section className="section">
+            <h2 className="serif text-[16.5px] font-semibold">The settings as a file</h2>
+            <p className="mt-0.5 text-[13px] text-ink-2">
+              All of the draft as JSON: a lens made with it is the same.{' '}
+              <a className="link" download={`${slug}.json`} href={configHref(draft)}>
+                Download it
+              </a>
+            </p>
+          </section>
           <section className="section">
             <h2 className="serif text-[16.5px] font-semibold">Parts can stand apart</h2>
             <p className="mt-0.5 text-[13px] text-ink-2">
@@ -238,4 +248,9 @@ export function PublishPage() {
       </div>
     </div>
   );
+}
+
+/** A config as a file, written so that people can read it. */
+function configHref(config: Lens): string {
+  return `data:application/json;charset=utf-8,${encodeURIComponent(`${JSON.stringify(config, null, 2)}\n`)}`;
 }

@@ -1,4 +1,5 @@
 import { Check, Copy } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useApi } from '../api/api.js';
 import { useCopy } from '../shared/use-copy.js';
@@ -43,10 +44,27 @@ export function MappedLine({ slug }: { slug: string }) {
   );
 }
 
+/** Where the newest posts can be followed by a reader of feeds. */
+export function FeedLine({ slug }: { slug: string }) {
+  const at = `/api/v1/lenses/${slug}/feed`;
+  return (
+    <Line
+      title="To follow"
+      says="The newest 50 posts, for readers of feeds. Put choices after a question mark, as in an address of the page, and it is a feed of those."
+      foot={
+        <a className="link" href={`${at}.json`}>
+          The same as JSON Feed
+        </a>
+      }
+      lineFor={(origin) => `${origin}${at}.atom`}
+    />
+  );
+}
+
 interface LineProps {
   title: string;
   says: string;
-  foot: string;
+  foot: ReactNode;
   lineFor: (origin: string) => string;
 }
 

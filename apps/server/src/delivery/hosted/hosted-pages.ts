@@ -7,7 +7,7 @@ import {
   type Answer,
   type FoundTerms,
 } from '@ivy/core';
-import { choicesOf, pageSheet, plainLookSheet, plainPlaced, viewOf, writeChoices, type Shown } from '@ivy/view';
+import { pageSheet, plainLookSheet, viewOf, writeChoices, type Shown } from '@ivy/view';
 import { Inject, Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
@@ -21,6 +21,7 @@ import { nameOfFind } from './plain-facets.js';
 import { hrefOn } from './href.js';
 import { pageHead, writeSitemap } from './page-head.js';
 import { plainDocument } from './plain-page.js';
+import { plainShown } from './plain-shown.js';
 
 /** The parameter by which a page of ours is asked for in a language; without it the browser's own wishes count. */
 const languageName = '~lang';
@@ -102,20 +103,16 @@ export class HostedPages {
     origin: string,
     said: string | null,
   ): string {
-    const { settings, answer } = this.service.listing(ready, question);
+    const listing = this.service.listing(ready, question);
+    const { settings, answer } = listing;
     const { finds, foreign } = this.#find(ready, question, answer);
     const { kept } = ready;
-    const shown: Shown = {
-      settings,
-      answer,
-      placed: plainPlaced(settings.look),
-      choices: choicesOf(answer, settings),
+    const shown = plainShown(listing, {
       now: question.now,
-      hrefOf: (choices) => hrefOn(path, foreign, writeChoices(choices, settings)),
       resolve: resolver(kept.site),
-      marks: null,
       finds,
-    };
+      hrefOf: (choices) => hrefOn(path, foreign, writeChoices(choices, settings)),
+    });
     const base = kept.site === null ? null : `${kept.site}/`;
     const others = foreign.filter((raw) => splitAddress(raw)[0]?.name !== languageName);
     const languages = kept.languages.map((language) => ({
@@ -129,6 +126,7 @@ export class HostedPages {
       url: origin + encodeURI(path),
       kept: said === null ? [] : [`${languageName}=${settings.language}`],
       isReleased: which === 'release',
+      feed: `${origin}/api/v1/lenses/${encodeURIComponent(slug)}/`,
       languages: languages.map(({ language, href }) => ({ language, href: origin + href })),
     });
     const page = {

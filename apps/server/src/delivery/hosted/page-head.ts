@@ -13,6 +13,8 @@ export interface PageHead extends PageWords {
   /** The page in other languages. */
   languages: readonly { language: string; href: string }[];
   sitemap: string | null;
+  /** The newest of these posts, for readers of feeds. */
+  feeds: readonly { type: string; href: string }[];
   /** The posts on it, as schema.org's ItemList. */
   items: object | null;
 }
@@ -26,14 +28,19 @@ interface Headed {
   kept: readonly string[];
   /** A draft is nobody's to find. */
   isReleased: boolean;
+  /** Where feeds of the lens are, but for the last of their names. */
+  feed: string;
   languages: PageHead['languages'];
 }
 
 /** Works out what a page tells of itself. Later pages are their own; old names lead to those in force. */
-export function pageHead({ shown, query, url, kept, isReleased, languages }: Headed): PageHead {
+export function pageHead({ shown, query, url, kept, isReleased, feed, languages }: Headed): PageHead {
   const { answer, settings, choices } = shown;
   const canonical = hrefOn(url, kept, answer.address);
   const onPage = (page: number) => hrefOn(url, kept, writeChoices({ ...choices, page }, settings));
+  // a feed is of what is chosen, whatever page of it one is on
+  const chosen = writeChoices({ ...choices, page: 1, sort: null }, settings);
+  const feedAt = (at: string) => hrefOn(at, kept, chosen);
   return {
     ...pageWords(shown),
     canonical,
@@ -42,9 +49,15 @@ export function pageHead({ shown, query, url, kept, isReleased, languages }: Hea
     next: answer.page < answer.pages ? onPage(answer.page + 1) : null,
     languages: languages.length > 1 ? languages : [],
     sitemap: isReleased ? `${url}/sitemap.xml` : null,
+    feeds: isReleased ? feedTypes.map(({ ending, type }) => ({ type, href: feedAt(feed + ending) })) : [],
     items: !isReleased || answer.items.length === 0 ? null : itemList(answer, shown, canonical),
   };
 }
+
+const feedTypes = [
+  { ending: 'feed.atom', type: 'application/atom+xml' },
+  { ending: 'feed.json', type: 'application/feed+json' },
+];
 
 function itemList({ items, matched, page, pageSize }: Answer, shown: Shown, canonical: string): object {
   return {
@@ -77,6 +90,9 @@ export function drawHead(head: PageHead): Markup {
     ${link('prev', head.previous)} ${link('next', head.next)}
     ${head.languages.map(({ language, href }) => html`<link rel="alternate" hreflang="${language}" href="${href}" />`)}
     ${link('sitemap', head.sitemap)}
+    ${head.feeds.map(
+      ({ type, href }) => html`<link rel="alternate" type="${type}" title="${head.title}" href="${href}" />`,
+    )}
     ${head.items !== null && new Markup(`<script type="application/ld+json">${inScript(head.items)}</script>`)}`;
 }
 
