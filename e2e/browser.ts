@@ -7,6 +7,25 @@ import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.
 const patience = 10_000;
 
 /** A real Chromium with what tests do in it, in a person's words. */
+/** Milliseconds between two looks at whether something has come. */
+const pause = 50;
+
+/** Those elements of a selector that bear some words where an accessible name may be taken from. */
+const bearing = `
+  const squeezed = (text) => text.replace(/\\s+/g, '');
+  const wordsOf = (element) => [
+    element.textContent,
+    ...['aria-label', 'title', 'alt', 'placeholder', 'value'].map((name) => element.getAttribute(name)),
+    ...[...(element.labels ?? [])].map((label) => label.textContent),
+    ...(element.getAttribute('aria-labelledby') ?? '').split(' ').map((id) => id && document.getElementById(id)?.textContent),
+    ...[...element.querySelectorAll('[aria-label], [alt], [title]')].flatMap((one) =>
+      ['aria-label', 'alt', 'title'].map((name) => one.getAttribute(name)),
+    ),
+  ];
+  const bearing = (selector, name) => [...document.querySelectorAll(selector)].filter((element) =>
+    squeezed(wordsOf(element).join('')).includes(squeezed(name)),
+  );`;
+
 export class Browser {
   private constructor(
     readonly driver: WebDriver,
@@ -77,7 +96,7 @@ export class Browser {
 
   find(selector: string): Promise<WebElement> {
     return this.#orTell(
-      this.driver.wait(until.elementLocated(By.css(selector)), patience, `Nothing on the page is ${selector}`),
+      this.driver.wait(until.elementLocated(By.css(selector)), patience, `Nothing on the page is ${selector}`, pause),
     );
   }
 
@@ -98,8 +117,14 @@ export class Browser {
   /** Finds a control by its role's element and its words or accessible name. */
   async named(selector: string, name: string): Promise<WebElement> {
     let found: WebElement | undefined;
+    let asked = 0;
     await this.until(`${selector} named ${name}`, async () => {
-      for (const element of await this.driver.findElements(By.css(selector))) {
+      // each is asked for its name by itself, so those come first that bear the words, and at times all
+      const isInWords = ++asked % 10 !== 0;
+      const likely = isInWords
+        ? await this.run<WebElement[]>(`${bearing} return bearing(arguments[0], arguments[1])`, selector, name)
+        : await this.driver.findElements(By.css(selector));
+      for (const element of likely) {
         const label = await element.getAccessibleName();
         if (label === name || label.startsWith(`${name} `)) {
           found = element;
@@ -151,7 +176,7 @@ export class Browser {
         if (/stale|detached|no such (element|window)|not found in the current frame/i.test(error.message)) return false;
         throw error;
       });
-    return this.#orTell(this.driver.wait(asked, patience, `It never came to this: ${what}`));
+    return this.#orTell(this.driver.wait(asked, patience, `It never came to this: ${what}`, pause));
   }
 
   untilText(selector: string, words: string): Promise<unknown> {

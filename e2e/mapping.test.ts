@@ -88,7 +88,7 @@ test('by mouse: an item is pressed, then what is in it, then a control; kept and
   await browser.until('it is kept', async () =>
     (await browser.driver.getCurrentUrl()).endsWith('/lenses/notices-2/page'),
   );
-  await (await browser.driver.findElement(By.linkText('Publish'))).click();
+  await browser.press('a', 'Publish');
   await browser.press('button', 'Publish release 1');
   await browser.until('it is live', async () => (await browser.text('main')).includes('Release 1 is live'));
   const { marks } = (await (await fetch(`${stage.studio}/api/v1/lenses/notices-2/markup`)).json()) as {

@@ -10,8 +10,8 @@ import { setStage, type Stage } from './stage.js';
 let stage: Stage;
 let browser: Browser;
 const folder = mkdtempSync(join(tmpdir(), 'ivy-file-'));
-const row = (i: number, place: string) => `w${i},Walk ${i},${place}`;
-const may = ['id,title,place', ...Array.from({ length: 12 }, (_, i) => row(i, ['Mudflat', 'Lagoon'][i % 2]!))];
+const row = (i: number, place: string) => `w${i},Walk ${i},${place},${i % 5}`;
+const may = ['id,title,place,hours', ...Array.from({ length: 12 }, (_, i) => row(i, ['Mudflat', 'Lagoon'][i % 2]!))];
 /** One is changed, one is gone, two are new. */
 const june = [...may.slice(0, 5), row(4, 'Reedbed'), ...may.slice(6, 12), row(20, 'Mudflat'), row(21, 'Lagoon')];
 
@@ -48,8 +48,9 @@ test('next month’s file is dropped, its changes read, what it lacks kept back,
   await browser.size(1280, 800);
   await browser.go(`${stage.studio}/sources`);
   await browser.untilText('main', 'Walks by day');
-  await (await browser.find('input[type=file]')).sendKeys(file('walks-by-day.csv', june));
-  await browser.untilText('main', 'walks-by-day.csv was brought in before');
+  await (await browser.find('input[type=file]')).sendKeys(file('walks-june.csv', june));
+  // it goes by another name, and has the fields of what is there
+  await browser.untilText('main', 'walks-june.csv has the fields of Walks by day');
   await browser.press('button', 'Replace its posts');
   await browser.untilText('[aria-label=changed]', '~1');
   await browser.untilText('[aria-label=changed]', 'Reedbed');

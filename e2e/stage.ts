@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Client } from 'pg';
@@ -38,9 +39,18 @@ async function demoTemplate(admin: string): Promise<string> {
   const name = `ivy_e2e_demo_${process.pid}`;
   const client = new Client({ connectionString: admin });
   await client.connect();
-  const { rowCount } = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
+  const { rows } = await client.query<{ datname: string }>(
+    `SELECT datname FROM pg_database WHERE datname LIKE 'ivy\\_e2e\\_demo\\_%'`,
+  );
+  // those of runs that are over are nobody's any more
+  for (const { datname } of rows) {
+    const pid = /_demo_(\d+)/.exec(datname)?.[1] ?? '';
+    if (pid !== String(process.pid) && !existsSync(`/proc/${pid}`)) {
+      await client.query(`DROP DATABASE IF EXISTS ${datname} WITH (FORCE)`);
+    }
+  }
   await client.end();
-  if (rowCount === 1) return name;
+  if (rows.some(({ datname }) => datname === name)) return name;
   const making = `${name}_new`;
   await onDatabase(admin, `DROP DATABASE IF EXISTS ${making} WITH (FORCE)`);
   await onDatabase(admin, `CREATE DATABASE ${making}`);

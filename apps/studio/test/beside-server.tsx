@@ -60,11 +60,17 @@ export class BesideServer extends OnPage {
     return this.texts('output')[0]!;
   }
 
+  /** What stands after the path there, the question mark with it. */
+  get search(): string {
+    return this.element.querySelector('output')!.dataset.search!;
+  }
+
   get words(): string {
     return this.element.textContent;
   }
 }
 
 function Where() {
-  return <output>{useLocation().pathname}</output>;
+  const { pathname, search } = useLocation();
+  return <output data-search={search}>{pathname}</output>;
 }

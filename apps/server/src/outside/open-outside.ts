@@ -8,6 +8,8 @@ export interface Asking {
   signal: AbortSignal;
   /** What is asked for, as an `Accept` header says it. */
   accept: string;
+  /** Milliseconds until an answer has begun. */
+  begin?: number;
   /** Further headers. Those in `secret` go to no other origin, wherever a redirect leads. */
   headers?: Readonly<Record<string, string>>;
   secret?: Readonly<Record<string, string>>;
@@ -62,7 +64,7 @@ function refused(url: URL): Problem {
   );
 }
 
-function ask(url: URL, reach: Reach, { signal, accept, headers, secret }: Asking): Promise<IncomingMessage> {
+function ask(url: URL, reach: Reach, { signal, accept, begin, headers, secret }: Asking): Promise<IncomingMessage> {
   const allowed = isAllowed(url, reach);
   const literal = literalOf(url);
   if (!allowed && literal !== null && !isPublic(literal)) return Promise.reject(refused(url));
@@ -83,14 +85,26 @@ function ask(url: URL, reach: Reach, { signal, accept, headers, secret }: Asking
   };
   return new Promise((done, fail) => {
     const request = url.protocol === 'https:' ? requestHttps(url, options) : requestHttp(url, options);
-    request.on('response', done);
-    request.on('error', (error) => fail(error instanceof Problem ? error : failure(error, url, signal)));
+    // whatever comes after the answer has begun is for whoever reads it to wait for
+    const late = begin === undefined ? undefined : setTimeout(() => request.destroy(slowProblem(url)), begin);
+    request.on('response', (answer) => {
+      clearTimeout(late);
+      done(answer);
+    });
+    request.on('error', (error) => {
+      clearTimeout(late);
+      fail(error instanceof Problem ? error : failure(error, url, signal));
+    });
     request.end();
   });
 }
 
+function slowProblem({ host }: URL): Problem {
+  return new Problem(422, 'page-slow', `${host} took too long to answer. Try again later.`);
+}
+
 function failure(error: Error & { code?: string }, url: URL, signal: AbortSignal): Problem {
-  if (signal.aborted) return new Problem(422, 'page-slow', `${url.host} took too long to answer. Try again later.`);
+  if (signal.aborted) return slowProblem(url);
   const why = error.code === 'ENOTFOUND' ? 'There is no such host' : 'It gave no answer';
   return new Problem(422, 'page-failed', `${url.host} can’t be read. ${why}: check the address in a browser.`);
 }

@@ -8,7 +8,8 @@ export function HostNames({ slug, onPrefix }: { slug: string; onPrefix: (prefix:
   const [finding, setFinding] = useState<CheckFinding | null>(null);
   const look = async (page: string) => {
     setFinding(null);
-    setFinding((await askCheck(slug, page)).find(({ code }) => code === 'parameters') ?? null);
+    const findings = await askCheck(slug, page);
+    setFinding(findings.find(({ code }) => code === 'parameters') ?? null);
   };
   return (
     <div className="mt-2.5 border-t border-rule pt-1">

@@ -58,10 +58,10 @@ export function answerMessage(message: ToWorker, say: (what: FromWorker) => void
     return say({ said: 'dry-run', id, dryRun: answer });
   }
   open.add(id);
-  let told = 0;
+  let reported = 0;
   const tell = (share: number) => {
-    if (share - told < 0.01) return;
-    say({ said: 'share', id, share: (told = share) });
+    if (share - reported < 0.01) return;
+    say({ said: 'share', id, share: (reported = share) });
   };
   const steps = look(message.name, index, read.lens, address, message.wanted, Date.now(), tell);
   const goOn = () => {

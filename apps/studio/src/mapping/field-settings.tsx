@@ -1,5 +1,5 @@
 import { Row, type HandProps } from './hand-parts.js';
-import { typeWords } from './words.js';
+import { typeWords } from '../shared/type-words.js';
 
 /** What a field is called and read as, and what it holds in all items. */
 export function FieldSettings({ mark, field, reading, onChange, onRename }: HandProps) {

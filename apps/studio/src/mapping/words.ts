@@ -1,4 +1,4 @@
-import type { FieldType, MarkName } from '@ivy/core';
+import type { MarkName } from '@ivy/core';
 
 /** What places on a page are called. */
 export const placeWords: Partial<Record<MarkName, string>> = {
@@ -19,16 +19,4 @@ export const kindWords: Record<string, string> = {
   'date-range': 'dates',
   'number-range': 'numbers',
   sort: 'order',
-};
-
-export const typeWords: Partial<Record<FieldType, string>> = {
-  text: 'text',
-  html: 'text',
-  terms: 'terms',
-  date: 'days',
-  datetime: 'moments',
-  number: 'numbers',
-  boolean: 'yes or no',
-  link: 'links',
-  image: 'pictures',
 };

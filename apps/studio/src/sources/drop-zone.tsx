@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { mutate } from 'swr';
 import type { SourceSummary } from '@ivy/client';
+import { alikeFile } from './look/alike.js';
 import { holdFiles } from './look/given.js';
 import { holdFile } from './replace/held-file.js';
 import { FileDrop } from './file-drop.js';
@@ -14,7 +15,8 @@ const mayBeOtherwise = /\.(?:zip|html?|xhtml|opml|xlsx|ics)$/i;
 type State =
   | { at: 'rest' }
   | { at: 'reading'; file: string; stage: IntakeStage; stop: AbortController }
-  | { at: 'asking'; file: File; source: SourceSummary }
+  /** Whether it goes by the name that the source was brought in by, or has its fields. */
+  | { at: 'asking'; file: File; source: SourceSummary; by: 'name' | 'fields' }
   | { at: 'failed'; file: File; words: string };
 
 /** Where a file is dropped, or chosen, to become a source. */
@@ -38,8 +40,20 @@ export function DropZone({ sources, shape = 'row' }: { sources: readonly SourceS
   /** A file that was brought in before may be meant to take the place of what it brought then. */
   const offer = (file: File) => {
     const source = sources.find(({ fileName }) => fileName === file.name);
-    if (source) setState({ at: 'asking', file, source });
-    else void take(file);
+    if (source) setState({ at: 'asking', file, source, by: 'name' });
+    else void offerByFields(file);
+  };
+  /** What comes each month goes by another name each time, and has the same fields. */
+  const offerByFields = async (file: File) => {
+    const stop = new AbortController();
+    setState({ at: 'reading', file: file.name, stage: { at: 'sending' }, stop });
+    try {
+      const source = await alikeFile(file, sources, stop.signal);
+      if (source) setState({ at: 'asking', file, source, by: 'fields' });
+      else await take(file);
+    } catch {
+      setState({ at: 'rest' });
+    }
   };
   const replace = (file: File, slug: string) => {
     holdFile(file, slug);
@@ -91,7 +105,9 @@ export function DropZone({ sources, shape = 'row' }: { sources: readonly SourceS
           <IntakeProgress file={state.file} stage={state.stage} />
         ) : state.at === 'asking' ? (
           <p className="serif text-[17px] font-semibold">
-            {state.file.name} was brought in before, as {state.source.name}
+            {state.by === 'name'
+              ? `${state.file.name} was brought in before, as ${state.source.name}`
+              : `${state.file.name} has the fields of ${state.source.name}`}
           </p>
         ) : (
           <p className="serif text-[17px] font-semibold">Drop a file of posts here</p>

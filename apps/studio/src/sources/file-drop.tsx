@@ -1,5 +1,6 @@
 import { FileText } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
+import { FileInput } from '../shared/file-input.js';
 
 interface Props {
   /** What the file input is called. */
@@ -19,9 +20,8 @@ interface Props {
 export function FileDrop({ label, onFiles, takesSeveral = false, children, instead, shape = 'row' }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
-  const take = (files: FileList | null) => {
-    const all = [...(files ?? [])];
-    if (all.length > 0) onFiles(takesSeveral ? all : all.slice(0, 1));
+  const take = (files: readonly File[]) => {
+    if (files.length > 0) onFiles(takesSeveral ? files : files.slice(0, 1));
   };
   return (
     <div
@@ -34,7 +34,7 @@ export function FileDrop({ label, onFiles, takesSeveral = false, children, inste
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        take(event.dataTransfer.files);
+        take([...event.dataTransfer.files]);
       }}
     >
       <div className={shapes[shape].inner}>
@@ -45,19 +45,7 @@ export function FileDrop({ label, onFiles, takesSeveral = false, children, inste
             Choose a file
           </button>
         )}
-        <input
-          ref={input}
-          type="file"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label={label}
-          multiple={takesSeveral}
-          accept={readable}
-          onChange={({ target }) => {
-            take(target.files);
-            target.value = '';
-          }}
-        />
+        <FileInput input={input} label={label} accept={readable} takesSeveral={takesSeveral} onFiles={take} />
       </div>
     </div>
   );

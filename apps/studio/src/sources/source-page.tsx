@@ -10,6 +10,7 @@ import { countOf, figure } from '../shared/figures.js';
 import { keyNamed } from '../keys/key-table.js';
 import { hueAttribute, Seed } from '../shared/seed.js';
 import { Failed, Loading } from '../shared/states.js';
+import { LiveSettings } from './live/live-settings.js';
 import { LiveLine } from './live/live-line.js';
 import { Findings } from './findings/findings.js';
 import { Loupe, underLoupe } from './findings/loupe.js';
@@ -39,6 +40,7 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
   const [chosen, setChosen] = useState(suitable[0]?.key ?? source.fields[0]?.key ?? '');
   const field = source.fields.find((one) => one.key === chosen);
   const notes = useRef<HTMLElement>(null);
+  const [isAddressed, setAddressed] = useState(false);
   const choose = (key: string) => {
     setChosen(key);
     // on a narrow screen they stand below all fields, where nobody would look for them
@@ -87,9 +89,19 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
             History
           </Link>
           {!source.live && (
-            <Link to={`/sources/${source.slug}/replace`} className="button button-small">
-              Replace posts
-            </Link>
+            <>
+              <button
+                type="button"
+                className="act text-[13px]"
+                aria-expanded={isAddressed}
+                onClick={() => setAddressed(!isAddressed)}
+              >
+                From an address
+              </button>
+              <Link to={`/sources/${source.slug}/replace`} className="button button-small">
+                Replace posts
+              </Link>
+            </>
           )}
         </span>
         <span className="shrink-0">
@@ -99,7 +111,11 @@ function Tray({ source, onMended }: { source: SourceView; onMended: () => Promis
           <span className="serif text-[15px] text-ink-2">fields</span>
         </span>
       </section>
-      {source.live && <LiveLine slug={source.slug} posts={source.posts} live={source.live} />}
+      {source.live ? (
+        <LiveLine slug={source.slug} posts={source.posts} live={source.live} />
+      ) : (
+        isAddressed && <LiveSettings slug={source.slug} live={null} onDone={() => setAddressed(false)} />
+      )}
       <div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
         <main className="squared min-w-0 flex-1 px-4 pt-4 pb-8 lg:overflow-y-auto">
           <p className="mb-3 flex flex-wrap items-baseline gap-x-3">

@@ -23,10 +23,10 @@ const notes = {
 };
 
 /** Lets a file fall where files go. */
-async function drop(name: string) {
+async function drop(...names: string[]) {
   const zone = page.element.querySelector('.squared')!;
   const fall = new Event('drop', { bubbles: true, cancelable: true });
-  const dataTransfer = { files: [new File(['id'], name)] };
+  const dataTransfer = { files: names.map((name) => new File(['id'], name)) };
   act(() => {
     zone.dispatchEvent(Object.assign(fall, { dataTransfer }));
   });
@@ -107,6 +107,13 @@ test('a file is told its place in line and how far it is read', async () => {
   expect(page.words).toContain('Reading large.json…');
   expect(page.words).toContain('120,000 of 480,000 posts, 40,000 a second, about 9 s left');
   expect(page.element.querySelector('[role=progressbar]')!.getAttribute('aria-valuenow')).toBe('25');
+});
+
+test.each([[['one.csv', 'two.csv']], [['posts.zip']]])('%j is looked at before it is kept', async (names) => {
+  await drawn();
+  await drop(...names);
+  expect(page.place).toBe('/look');
+  expect(page.sent).toEqual([]);
 });
 
 test('a file on its way is cancelled, and another can be dropped', async () => {
@@ -191,6 +198,20 @@ describe('what can be done with a source as a whole', () => {
     await drawn();
     await drop('notes.csv');
     expect(page.words).toContain('notes.csv was brought in before, as Field notes');
+    await page.pressAndSettle('Replace its posts');
+    expect(page.place).toBe('/sources/notes/replace');
+  });
+
+  test('a newer file of the same fields may too, whatever it is called; or become a source of its own', async () => {
+    const keys = ['no', 'title', 'theme', 'day', 'price'];
+    const fields = keys.map((key) => ({ key, label: key, type: 'text' as const, filled: 1 }));
+    sources([{ ...notes, fields, live: null }]);
+    await drawn();
+    page.answer('POST /looks', { fields: keys.map((key) => ({ key, label: key, type: 'text', role: null })) });
+    await drop('november.csv');
+    await page.settle();
+    expect(page.words).toContain('november.csv has the fields of Field notes');
+    expect(page.sent.some(([what]) => what === 'POST /sources')).toBe(false);
     await page.pressAndSettle('Replace its posts');
     expect(page.place).toBe('/sources/notes/replace');
   });

@@ -267,7 +267,7 @@ class Fetching {
     const path = join(this.asked.folder, `page-${++this.#files}`);
     const late = AbortSignal.timeout(bounds.page);
     const saved = await saveOutside(address, path, this.asked.reach, {
-      ...{ accept, bytes: Math.min(limits.bytes, bounds.all - this.#bytes), idle: bounds.idle },
+      ...{ accept, begin: bounds.begin, idle: bounds.idle, bytes: Math.min(limits.bytes, bounds.all - this.#bytes) },
       signal: AbortSignal.any([this.asked.signal, late]),
       secret: this.#secretFor(address),
       headers: {

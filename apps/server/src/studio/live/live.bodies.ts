@@ -1,4 +1,4 @@
-import { encodings, fileFormats, type FileFormat, type ReadOptions } from '@ivy/formats';
+import { fileFormats, type FileFormat } from '@ivy/formats';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
@@ -18,55 +18,8 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { OptionsBody } from '../intake/options.body.js';
 import { slugMessage, slugPattern } from '../../shared/slugs.js';
-
-/** How a file is read, where that is said. */
-export class OptionsBody implements ReadOptions {
-  @ApiPropertyOptional({ enum: encodings })
-  @IsOptional()
-  @IsIn(encodings)
-  encoding?: (typeof encodings)[number];
-
-  @ApiPropertyOptional({ enum: [',', ';', '\t', '|'] })
-  @IsOptional()
-  @IsIn([',', ';', '\t', '|'])
-  delimiter?: ',' | ';' | '\t' | '|';
-
-  @ApiPropertyOptional({ enum: ['"', "'"] })
-  @IsOptional()
-  @IsIn(['"', "'"])
-  quote?: '"' | "'";
-
-  @ApiPropertyOptional({ description: 'Whether a line names the columns.' })
-  @IsOptional()
-  @IsBoolean()
-  header?: boolean;
-
-  @ApiPropertyOptional({ description: 'Lines above it that are no part of the table.' })
-  @IsOptional()
-  @IsInt()
-  @Min(0)
-  @Max(1000)
-  skip?: number;
-
-  @ApiPropertyOptional({ description: 'JSON pointer to the list of posts.' })
-  @IsOptional()
-  @IsString()
-  @MaxLength(500)
-  path?: string;
-
-  @ApiPropertyOptional({ description: 'Whether folders of Markdown files become terms.' })
-  @IsOptional()
-  @IsBoolean()
-  folders?: boolean;
-
-  @ApiPropertyOptional({ description: 'Months up to which events that recur are listed.' })
-  @IsOptional()
-  @IsInt()
-  @Min(1)
-  @Max(120)
-  months?: number;
-}
 
 /** Headers by their names, as HTTP lets them be. */
 function IsHeaders(): PropertyDecorator {

@@ -20,8 +20,8 @@ import { Secrets } from './secrets.js';
 /** Milliseconds between two looks for sources that are due; minutes between two where nobody says how many. */
 const lookEvery = 5_000;
 const usualEvery = 60;
-/** Pages of one address at most; minutes that failures put the next look off by at most. */
-const most = { pages: 2000, backoff: 24 * 60 };
+/** Pages of one address at most; minutes that failures, and the other side, put the next look off by at most. */
+const most = { pages: 2000, backoff: 24 * 60, asked: 7 * 24 * 60 };
 
 /** What a refresh came to. */
 export type Refreshed = RunMade & { state: 'done' | 'unchanged' | 'held' };
@@ -258,7 +258,10 @@ export class LiveService implements OnApplicationBootstrap, OnModuleDestroy {
     if (!(error instanceof Problem)) this.#log.warn(`A source could not be fetched: ${String(error)}`);
     const failures = row.failures + 1;
     const asked = error instanceof FetchProblem && error.retryAfter !== null ? error.retryAfter / 60 : 0;
-    const wait = Math.min(most.backoff, Math.max(Math.max(1, row.every) * 2 ** Math.min(failures, 12), asked));
+    const wait = Math.max(
+      Math.min(most.backoff, Math.max(1, row.every) * 2 ** Math.min(failures, 12)),
+      Math.min(most.asked, asked),
+    );
     await this.#rows.update(
       { sourceId: source.id },
       {

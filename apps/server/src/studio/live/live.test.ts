@@ -3,8 +3,11 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { onDatabase, startHarness, type Harness } from '../../../test/harness.js';
 
-/** What an endpoint answers at a path: a status, headers, and a body that is written as JSON unless it is a text. */
-type Answer = { status?: number; headers?: Record<string, string>; body?: unknown };
+/**
+ * What an endpoint answers at a path, after some milliseconds: a status, headers, and a body that is written as JSON unless it is
+ * a text.
+ */
+type Answer = { status?: number; headers?: Record<string, string>; body?: unknown; after?: number };
 
 let server: Harness;
 let endpoint: Server;
@@ -19,14 +22,14 @@ beforeAll(async () => {
     asked.push({ path: request.url!, headers: request.headers });
     const found = answers[url.pathname];
     const answer = typeof found === 'function' ? found(url.searchParams) : found;
-    const { status = answer ? 200 : 404, headers = {}, body = '' } = answer ?? {};
+    const { status = answer ? 200 : 404, headers = {}, body = '', after = 0 } = answer ?? {};
     const isText = typeof body === 'string';
     if (headers.etag !== undefined && request.headers['if-none-match'] === headers.etag) {
       response.writeHead(304, headers).end();
       return;
     }
     response.writeHead(status, { 'content-type': isText ? 'text/plain' : 'application/json', ...headers });
-    response.end(isText ? body : JSON.stringify(body));
+    setTimeout(() => response.end(isText ? body : JSON.stringify(body)), after);
   });
   await new Promise<void>((done) => endpoint.listen(0, '127.0.0.1', done));
   origin = `http://127.0.0.1:${(endpoint.address() as AddressInfo).port}`;
@@ -317,4 +320,41 @@ test('a look tells what is there, and how it goes on, and keeps nothing', async 
   };
   const list = await server.ask('POST', '/api/v1/looks', { url: `${origin}/feeds` });
   expect(list.body.feeds).toEqual([{ address: 'https://a.example/f', name: 'A', under: [] }]);
+});
+
+test('while it is fetched it is fetched by nobody else', async () => {
+  const { slug } = await create();
+  answers['/api/notes'] = { body: notes(6), after: 700 };
+  asked = [];
+  const replies = await Promise.all([refresh(slug), refresh(slug), refresh(slug)]);
+  const told = replies.map(({ status, body }) => (status === 409 ? body.code : body.state));
+  expect(told.sort()).toEqual(['at-it-already', 'at-it-already', 'unchanged']);
+  expect(asked).toHaveLength(1);
+  // and by anyone again once that is done
+  expect((await refresh(slug)).body.state).toBe('unchanged');
+});
+
+test('a source of a file is made one that is fetched, with its posts as they are until then', async () => {
+  await server.upload('id,title,kind\n1,Note 1,Walk\n2,Old,Walk', 'notes.csv', { slug: 'of-file' });
+  const made = await server.ask('PUT', '/api/v1/sources/of-file/live', { url: `${origin}/api/notes`, every: 0 });
+  expect([made.status, made.body.url]).toEqual([200, `${origin}/api/notes`]);
+  expect((await server.ask('GET', '/api/v1/sources/of-file')).body.posts).toBe(2);
+  expect((await refresh('of-file', { anyway: true })).body).toMatchObject({ added: 4, changed: 1, total: 6 });
+});
+
+test('files are looked at too, read otherwise where that is said, and none of them is kept', async () => {
+  const look = async (options: object, ...files: [name: string, text: string][]) => {
+    const body = new FormData();
+    body.append('options', JSON.stringify(options));
+    for (const [name, text] of files) body.append('file', new Blob([text]), name);
+    const response = await fetch(`${server.url}/api/v1/looks`, { method: 'POST', body });
+    return (await response.json()) as { rows: string[][]; records: number; fields: { key: string }[] };
+  };
+  const before = (await server.ask('GET', '/api/v1/sources')).body.length;
+  const table: [string, string] = ['a.csv', 'id;title\n1;Tern, eel\n2;Reed'];
+  expect((await look({}, table)).rows[0]).toEqual(['1', 'Tern, eel']);
+  expect((await look({ delimiter: ',' }, table)).fields.map(({ key }) => key)).toEqual(['id;title', 'column 2']);
+  const two = await look({}, ['a.md', '---\ntitle: One\n---\nText'], ['b.md', '---\ntitle: Two\n---\nText']);
+  expect(two.records).toBe(2);
+  expect((await server.ask('GET', '/api/v1/sources')).body).toHaveLength(before);
 });

@@ -1,4 +1,4 @@
-import { cellText, discoverFields, type Rejection } from '@ivy/core';
+import { cellText, discoverFields, type FieldRole, type FieldType, type Rejection } from '@ivy/core';
 import { labelOf, type FileFormat, type FileReading, type JsonList, type ReadOptions } from '@ivy/formats';
 
 /** What a file or an address holds, before anything of it is kept. */
@@ -14,7 +14,7 @@ export interface LookView {
   /** Rows that can’t be read: how many, and the first of them. */
   rejected: { count: number; first: Rejection[] };
   /** Fields as they would be read, and their values in the first rows. */
-  fields: { key: string; label: string; type: string; role: string | null }[];
+  fields: { key: string; label: string; type: FieldType; role: FieldRole | null }[];
   rows: string[][];
   /** Of an address: how its posts go on, what was found by trying, and whether all of them were looked at. */
   paging: string | null;

@@ -10,7 +10,8 @@ import type { FilesOnDisk } from '../intake/given-files.js';
 import { Uploads } from '../intake/uploads.js';
 import { Fetches } from '../live/fetches.js';
 import { LookBody } from '../live/live.bodies.js';
-import { IntakeBody, readOptions } from '../sources/intake.body.js';
+import { readOptions } from '../intake/options.body.js';
+import { IntakeBody } from '../sources/intake.body.js';
 import type { LookView } from './look.js';
 import type { LookResult, LookTask } from './look-worker.js';
 

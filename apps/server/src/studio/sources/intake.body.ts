@@ -1,10 +1,7 @@
-import { fileFormats, type FileFormat, type ReadOptions } from '@ivy/formats';
+import { fileFormats, type FileFormat } from '@ivy/formats';
 import { ApiPropertyOptional } from '@nestjs/swagger';
 import { IsOrigin } from '../../shared/origins.js';
 import { IsIn, IsOptional, IsString, Matches, MaxLength, ValidateIf } from 'class-validator';
-import { bodyPipe } from '../../problem/body.pipe.js';
-import { Problem } from '../../problem/problem.js';
-import { OptionsBody } from '../live/live.bodies.js';
 import { slugMessage, slugPattern } from '../../shared/slugs.js';
 
 /** The text parts that come with a file. */
@@ -35,20 +32,6 @@ export class IntakeBody {
   @IsOptional()
   @IsOrigin()
   site?: string;
-}
-
-/** How a file is to be read, as JSON in a text part. */
-export async function readOptions(text: string | undefined): Promise<ReadOptions> {
-  if (text === undefined || text.trim() === '') return {};
-  let said: unknown;
-  try {
-    said = JSON.parse(text);
-  } catch {
-    const errors = [{ pointer: '/options', message: 'must be JSON' }];
-    throw new Problem(400, 'bad-body', 'The options are no JSON. See errors.', errors);
-  }
-  const body = (await bodyPipe.transform(said, { type: 'body', metatype: OptionsBody })) as OptionsBody;
-  return { ...body };
 }
 
 /** What is said of a source that is there. */

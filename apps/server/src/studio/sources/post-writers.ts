@@ -1,6 +1,7 @@
 import { cellText, fieldWithRole, type FieldRole, type RawRecord } from '@ivy/core';
 import { feedVersion, recordKey, recordNamespace } from '@ivy/formats';
 import type { Source } from '../../database/source.entity.js';
+import { xml, xmlJson } from '../../shared/xml.js';
 
 /** What records are written as: what stands before, between and after them, and how such a file is called. */
 export interface Writer {
@@ -45,21 +46,6 @@ export const writers: Record<string, Writer> = {
     foot: '</feed>\n',
   },
 };
-
-/** What XML 1.0 can't hold at all, and a feed is read without: what is in the record beside it says it escaped. */
-const unwritable = /[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu;
-
-function xml(text: string): string {
-  const signs: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', '\r': '&#13;' };
-  return text.replace(unwritable, '').replace(/[&<>"\r]/g, (sign) => signs[sign]!);
-}
-
-/** JSON in which what XML can’t hold is escaped. */
-function xmlJson(value: unknown): string {
-  return xml(
-    JSON.stringify(value).replace(unwritable, (sign) => `\\u${sign.charCodeAt(0).toString(16).padStart(4, '0')}`),
-  );
-}
 
 /** A post as Atom 1.0 has it for whoever reads feeds, with the whole record in it, which comes in again. */
 function atomEntry(record: RawRecord, keys: readonly string[], source: Source): string {

@@ -19,10 +19,11 @@ export interface PostRuler {
 
 /** Places that are looked at along the list. */
 const looks = 120;
-/** Marks whose places are told to the post; of more, to the nearest look. */
+/** Marks whose places are exact; of more, to the nearest look. */
 const mostExact = 40;
 
-type Told = (value: unknown) => string;
+/** What a value is marked as on the ruler; '' for none. */
+type LabelOf = (value: unknown) => string;
 
 /** Looks along a list of posts at evenly spaced places, and tells where what they are ordered by becomes another. */
 export function* rulerOf(index: PostIndex, asked: PostQuery): Steps<PostRuler> {
@@ -40,13 +41,13 @@ export function* rulerOf(index: PostIndex, asked: PostQuery): Steps<PostRuler> {
   const places = [...new Set(Array.from({ length: looks }, (_, i) => Math.floor((i * (total - 1)) / (looks - 1))))];
   const values: unknown[] = [];
   for (const place of places) values.push(yield* at(place));
-  const { unit, told } = unitOf(field, values);
+  const { unit, labelOf } = unitOf(field, values);
   const marks: PostMark[] = [];
   for (const [i, place] of places.entries()) {
-    const words = told(values[i]);
+    const words = labelOf(values[i]);
     if (words !== '' && words !== marks.at(-1)?.words) marks.push({ place, words });
   }
-  if (marks.length <= mostExact) for (const mark of marks) mark.place = yield* firstWith(mark, places, told, at);
+  if (marks.length <= mostExact) for (const mark of marks) mark.place = yield* firstWith(mark, places, labelOf, at);
   return { total, unit, marks };
 }
 
@@ -54,13 +55,13 @@ export function* rulerOf(index: PostIndex, asked: PostQuery): Steps<PostRuler> {
 function* firstWith(
   { place, words }: PostMark,
   places: readonly number[],
-  told: Told,
+  labelOf: LabelOf,
   at: (place: number) => Steps<unknown>,
 ): Steps<number> {
   let [low, high] = [(places[places.indexOf(place) - 1] ?? -1) + 1, place];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (told(yield* at(middle)) === words) high = middle;
+    if (labelOf(yield* at(middle)) === words) high = middle;
     else low = middle + 1;
   }
   return high;
@@ -70,22 +71,22 @@ function fieldOf(index: PostIndex, key: string): Field | undefined {
   return index.fields.find((field) => field.key === key);
 }
 
-/** In what steps values are told, so that neither every post is a mark nor all are one. */
-function unitOf(field: Field, values: readonly unknown[]): { unit: NonNullable<PostRuler['unit']>; told: Told } {
+/** In what steps values are marked, so that neither every post is a mark nor all are one. */
+function unitOf(field: Field, values: readonly unknown[]): { unit: NonNullable<PostRuler['unit']>; labelOf: LabelOf } {
   if (field.type === 'date' || field.type === 'datetime') {
     const days = values.filter((value) => typeof value === 'string').sort();
     const parts = (length: number) => new Set(days.map((day) => day.slice(0, length))).size;
     const [unit, length] =
       parts(4) > 2 ? (['year', 4] as const) : parts(7) > 2 ? (['month', 7] as const) : (['day', 10] as const);
-    return { unit, told: (value) => (typeof value === 'string' ? value.slice(0, length) : '') };
+    return { unit, labelOf: (value) => (typeof value === 'string' ? value.slice(0, length) : '') };
   }
   if (field.type === 'number') {
     const numbers = values.filter((value) => typeof value === 'number');
     const step = stepOver(Math.max(...numbers) - Math.min(...numbers));
-    return { unit: 'amount', told: (value) => (typeof value === 'number' ? String(floorTo(value, step)) : '') };
+    return { unit: 'amount', labelOf: (value) => (typeof value === 'number' ? String(floorTo(value, step)) : '') };
   }
-  if (hasTerms(field) && new Set(values).size <= mostExact) return { unit: 'term', told: textOf };
-  return { unit: 'letter', told: (value) => [...textOf(value).trim()][0]?.toLocaleUpperCase() ?? '' };
+  if (hasTerms(field) && new Set(values).size <= mostExact) return { unit: 'term', labelOf: textOf };
+  return { unit: 'letter', labelOf: (value) => [...textOf(value).trim()][0]?.toLocaleUpperCase() ?? '' };
 }
 
 function textOf(value: unknown): string {

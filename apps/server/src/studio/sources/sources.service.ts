@@ -4,6 +4,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { randomUUID } from 'node:crypto';
 import type { DataSource, EntityManager } from 'typeorm';
 import { LensRow } from '../../database/lens.entity.js';
+import { postsAsked } from '../../database/posts-asked.js';
 import { Source } from '../../database/source.entity.js';
 import { Run } from '../../database/run.entity.js';
 import { termColumns } from '../../database/term-rows.js';
@@ -128,10 +129,10 @@ export class SourcesService {
 
   /** Found posts with the records they were read from. */
   async withRecords(sourceId: string, found: FoundList): Promise<PostList> {
-    const rows: { id: string; raw: RawRecord }[] = await this.database.query(
-      'SELECT id, raw FROM post WHERE source_id = $1 AND id = ANY($2::text[])',
-      [sourceId, found.items.map(({ id }) => id)],
-    );
+    const rows: { id: string; raw: RawRecord }[] = await this.database.query(`SELECT id, raw FROM ${postsAsked}`, [
+      sourceId,
+      found.items.map(({ id }) => id),
+    ]);
     const raws = new Map(rows.map(({ id, raw }) => [id, raw]));
     return { ...found, items: found.items.map((post) => ({ ...post, raw: raws.get(post.id) ?? {} })) };
   }
@@ -156,10 +157,10 @@ export class SourcesService {
   async *recordsOf(sourceId: string, ids: readonly string[]): AsyncGenerator<RawRecord[]> {
     for (let from = 0; from < ids.length; from += 500) {
       const some = ids.slice(from, from + 500);
-      const rows: { id: string; raw: RawRecord }[] = await this.database.query(
-        'SELECT id, raw FROM post WHERE source_id = $1 AND id = ANY($2::text[])',
-        [sourceId, some],
-      );
+      const rows: { id: string; raw: RawRecord }[] = await this.database.query(`SELECT id, raw FROM ${postsAsked}`, [
+        sourceId,
+        some,
+      ]);
       const raws = new Map(rows.map(({ id, raw }) => [id, raw]));
       yield some.flatMap((id): RawRecord[] => {
         const raw = raws.get(id);

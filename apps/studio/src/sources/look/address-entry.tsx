@@ -1,6 +1,12 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 
+/** An address as it is asked for: one without a scheme is of the web, and on this machine of a server without a certificate. */
+function wholeAddress(typed: string): string {
+  if (/^[a-z][a-z0-9+.-]*:/i.test(typed) && !/^[\w.-]+:\d/.test(typed)) return typed;
+  return `${/^(?:localhost|127\.|\[::1\])/i.test(typed) ? 'http' : 'https'}://${typed}`;
+}
+
 /** Where an address is given instead of a file: of a feed, an endpoint, a calendar or a page. */
 export function AddressEntry() {
   const [address, setAddress] = useState('');
@@ -9,8 +15,7 @@ export function AddressEntry() {
     event.preventDefault();
     const bare = address.trim();
     if (bare === '') return;
-    const whole = /^[a-z][a-z0-9+.-]*:/i.test(bare) && !/^[\w.-]+:\d/.test(bare) ? bare : `https://${bare}`;
-    void navigate(`/look?address=${encodeURIComponent(whole)}`);
+    void navigate(`/look?address=${encodeURIComponent(wholeAddress(bare))}`);
   };
   return (
     <div className="mx-auto mt-3 w-full max-w-2xl">

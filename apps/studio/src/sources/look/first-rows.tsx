@@ -1,18 +1,6 @@
 import type { LookView } from '@ivy/client';
 import { countOf, figure } from '../../shared/figures.js';
-
-const typeWords: Readonly<Record<string, string>> = {
-  text: 'text',
-  html: 'text with markup',
-  terms: 'terms',
-  date: 'days',
-  datetime: 'moments',
-  number: 'numbers',
-  boolean: 'yes or no',
-  link: 'links',
-  image: 'pictures',
-  reference: 'references',
-};
+import { typeWords } from '../../shared/type-words.js';
 
 /** The first records as they would be read, field by field; and rows that can't be. */
 export function FirstRows({ look, isOld }: { look: LookView; isOld: boolean }) {
@@ -51,7 +39,7 @@ export function FirstRows({ look, isOld }: { look: LookView; isOld: boolean }) {
               {fields.map(({ key, label, type, role }) => (
                 <th key={key} scope="col" className="px-3 py-2 text-start align-bottom font-normal">
                   <span className="mono block font-semibold">{label}</span>
-                  <span className="remark text-ink-2">{role ?? typeWords[type] ?? type}</span>
+                  <span className="remark text-ink-2">{role ?? typeWords[type]}</span>
                 </th>
               ))}
             </tr>

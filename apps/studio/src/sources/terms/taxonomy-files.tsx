@@ -1,5 +1,6 @@
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
+import { FileInput } from '../../shared/file-input.js';
 import type { Shaping } from './use-shaping.js';
 
 /** The terms as a file in SKOS, out and in: what comes in is one change, and is undone as one. */
@@ -24,17 +25,11 @@ export function TaxonomyFiles({ shaping }: { shaping: Shaping }) {
       >
         <Upload size={14} className="me-1" aria-hidden="true" /> Bring SKOS in
       </button>
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="File of SKOS"
+      <FileInput
+        input={input}
+        label="File of SKOS"
         accept=".ttl,.jsonld,.json,.rdf,.xml"
-        onChange={({ target }) => {
-          if (target.files?.[0]) void bring(target.files[0]);
-          target.value = '';
-        }}
+        onFiles={([file]) => void bring(file!)}
       />
     </span>
   );
