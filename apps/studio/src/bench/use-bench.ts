@@ -1,8 +1,7 @@
 import type { Lens } from '@ivy/core';
 import { useEffect, useReducer, useRef, type Dispatch } from 'react';
+import type { Go } from './use-address.js';
 import { benchReducer, startBench, type BenchAction, type BenchState } from './bench-state.js';
-
-type Go = (next: string, how?: 'push' | 'replace') => void;
 
 interface Bench {
   state: BenchState;
@@ -10,7 +9,7 @@ interface Bench {
   undo: () => void;
   redo: () => void;
   /** The live page went somewhere, or wrote the address otherwise. */
-  rewrite: (next: string, how: 'push' | 'replace') => void;
+  rewrite: (next: string, how: 'push' | 'replace', from: string) => void;
 }
 
 /** What is worked on and looked at, with one line of steps back for both. */
@@ -32,10 +31,10 @@ export function useBench(draft: Lens, address: string, go: Go): Bench {
     dispatch,
     undo: () => step('undo'),
     redo: () => step('redo'),
-    rewrite: (next, how) => {
+    rewrite: (next, how, from) => {
+      if (how === 'push') go(next);
       // what is written otherwise alone is no step to take back
-      if (how === 'replace') rewritten.current = next;
-      go(next, how);
+      else if (go(next, how, from)) rewritten.current = next;
     },
   };
 }

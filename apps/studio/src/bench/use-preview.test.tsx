@@ -11,7 +11,7 @@ const page = new OnPage();
 /** What the page in the frame was told, in turn. */
 let posted: ToPreview[];
 /** Where the Bench went for a visitor. */
-let went: [address: string, how: string][];
+let went: [address: string, how: string, from: string][];
 /** What was tried, with what became of it. */
 let tried: { lens: Lens; address: string; signal: AbortSignal; done: (t: DryRun) => void; fail: (e: Error) => void }[];
 
@@ -29,7 +29,7 @@ const dryRuns: DryRuns = {
   see: () => Promise.reject(new Error('Nothing is looked at here.')),
   stop: () => {},
 };
-const onWent = (address: string, how: string) => went.push([address, how]);
+const onWent = (address: string, how: string, from: string) => went.push([address, how, from]);
 const dryRunOf = (total: number) => ({ answer: { total }, settings: { card: [], facets: [] } }) as unknown as DryRun;
 const lensCalled = (label: string) => lensOf({ facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind', label }] });
 const first = lensCalled('Kind');
@@ -103,8 +103,8 @@ test('what other windows and other sites say is not heard', async () => {
 test('where a visitor goes the Bench goes, and the page is not sent there again', async () => {
   draw();
   await say({ ivy: 'ask', id: 1, address: '' });
-  await say({ ivy: 'went', address: 'kind=walk', how: 'push' });
-  expect(went).toEqual([['kind=walk', 'push']]);
+  await say({ ivy: 'went', address: 'kind=walk', how: 'push', from: '' });
+  expect(went).toEqual([['kind=walk', 'push', '']]);
   draw({ address: 'kind=walk' });
   expect(posted).toEqual([]);
   // back on the Bench leads the page back

@@ -16,7 +16,7 @@ export interface PreviewState {
 /**
  * Answers the preview's questions with the lens as it stands this moment, saved or not, and tells it when the lens
  * or the address changes.
- * @param onWent  called with the address a visitor went to in the preview
+ * @param onWent  called with the address a visitor went to in the preview, and the one it stands in the place of
  */
 export function usePreview(
   dryRuns: DryRuns,
@@ -25,7 +25,7 @@ export function usePreview(
   address: string,
   frame: RefObject<HTMLIFrameElement | null>,
   state: PageState,
-  onWent: (address: string, how: 'push' | 'replace') => void,
+  onWent: (address: string, how: 'push' | 'replace', from: string) => void,
 ): PreviewState & { retry: () => void } {
   const [answered, setState] = useState<PreviewState>({ dryRun: null, asked: '', problem: null });
   const shown = useRef<string | null>(null);
@@ -65,7 +65,7 @@ export function usePreview(
   const hear = useEffectEvent((message: FromPreview) => {
     if (message.ivy === 'went') {
       shown.current = message.address;
-      onWent(message.address, message.how);
+      onWent(message.address, message.how, message.from);
     } else if (message.ivy === 'ask') void answer(message.id, message.address, message.from);
   });
   useEffect(() => {

@@ -6,7 +6,8 @@ import { fetchJson, urlOfTerms, type Reply, type Transport } from './transport.j
 /** What a preview says to the Bench around it. */
 export type FromPreview =
   | { ivy: 'ask'; id: number; address: string; from?: number }
-  | { ivy: 'went'; address: string; how: 'push' | 'replace' };
+  /** `from`: what the address was until now. */
+  | { ivy: 'went'; address: string; how: 'push' | 'replace'; from: string };
 
 /** A state a page can be in. `live`: as its address says; `first`: as one who comes with no address sees it. */
 export type PageState = 'live' | 'first' | 'empty' | 'loading' | 'failed';
@@ -81,8 +82,9 @@ class PreviewBar implements AddressBar {
 
   write(address: string, how: 'push' | 'replace'): void {
     if (address === this.search) return;
+    const from = this.search;
     this.search = address;
-    say({ ivy: 'went', address, how });
+    say({ ivy: 'went', address, how, from });
   }
 
   watch(): () => void {
