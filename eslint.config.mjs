@@ -43,7 +43,9 @@ export default ts.config(
     files: ['**/*.ts', '**/*.tsx'],
     extends: [ts.configs.recommendedTypeChecked],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { house },
     rules: {
+      'house/types': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
@@ -87,7 +89,6 @@ export default ts.config(
   {
     files: ['packages/*/src/**', 'apps/*/src/**'],
     ignores: ['**/*.test.ts', '**/*.test.tsx'],
-    plugins: { house },
     rules: { 'house/no-circles': 'error' },
   },
   {

@@ -1,3 +1,18 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+
+/** Packages written as ES modules: Jest runs CommonJS, so these are transformed, and these alone. */
+function modulePackages(folder = new URL('node_modules/', import.meta.url), scope = '') {
+  return readdirSync(folder).flatMap((name) => {
+    const inside = new URL(`${name}/`, folder);
+    if (name.startsWith('@')) return modulePackages(inside, `${name}/`);
+    const about = new URL('package.json', inside);
+    if (!existsSync(about)) return [];
+    const more = existsSync(new URL('node_modules', inside)) ? modulePackages(new URL('node_modules/', inside)) : [];
+    return JSON.parse(readFileSync(about, 'utf8')).type === 'module' ? [scope + name, ...more] : more;
+  });
+}
+const asModules = [...new Set(modulePackages())].map((name) => name.replaceAll('.', '\\.'));
+
 const swc = [
   '@swc/jest',
   {
@@ -26,8 +41,7 @@ const project = (name, folder, environment) => ({
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   modulePathIgnorePatterns: ['/dist/'],
   transform: { '\\.(ts|tsx|js|mjs)$': swc },
-  // Jest runs CommonJS, and some packages are ESM alone, so they are transformed too
-  transformIgnorePatterns: [],
+  transformIgnorePatterns: [`/node_modules/(?!(?:.*/)?(?:${asModules.join('|')})/)(?!.*\\.mjs$)`],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': ['$1', '$1.js'] },
 });
 

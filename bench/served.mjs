@@ -102,7 +102,7 @@ async function fill(databaseUrl, { fields, taxonomies, posts }, config) {
 }
 
 async function withServer(databaseUrl, port, use) {
-  const main = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
+  const main = fileURLToPath(new URL('../apps/server/dist/bundle/main.js', import.meta.url));
   const child = fork(main, { env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), IVY_DEMO: '0' } });
   try {
     await new Promise((ready, fail) => {

@@ -16,7 +16,7 @@ export const wait = (ms) => new Promise((done) => setTimeout(done, ms));
  */
 export async function serve(databaseUrl, from = process.env.IVY_FAULTS_ROOT ?? root) {
   const port = await freePort(47_000 + Math.floor(Math.random() * 900));
-  const child = fork(join(from, 'apps', 'server', 'dist', 'main.js'), {
+  const child = fork(join(from, 'apps', 'server', 'dist', 'bundle', 'main.js'), {
     cwd: from,
     env: {
       ...process.env,

@@ -6,12 +6,11 @@ import { join } from 'node:path';
 import { root } from './root.mjs';
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
-const swc = (folder) => [
+const library = join(root, 'tools', 'library.swcrc');
+const swc = () => [
   bin('swc'),
-  ['src', '-d', 'dist', '--strip-leading-paths', '--ignore', '**/*.test.ts', '--config-file', swcConfig(folder)],
+  ['src', '-d', 'dist', '--strip-leading-paths', '--ignore', '**/*.test.ts', '--config-file', library],
 ];
-const swcConfig = (folder) =>
-  existsSync(join(root, folder, '.swcrc')) ? join(root, folder, '.swcrc') : join(root, 'tools', 'library.swcrc');
 
 /** Parts in order: what a part needs stands before it. `reads` are the folders that make it stale. */
 const parts = [
@@ -47,9 +46,16 @@ const parts = [
   {
     name: 'server',
     folder: 'apps/server',
-    reads: ['apps/server/src', 'apps/server/.swcrc'],
-    makes: 'dist/main.js',
-    command: swc,
+    reads: [
+      'packages/core/src',
+      'packages/formats/src',
+      'packages/view/src',
+      'apps/server/src',
+      'apps/server/.swcrc',
+      'tools/build-server.mjs',
+    ],
+    makes: 'dist/bundle/main.js',
+    command: () => [process.execPath, [join(root, 'tools', 'build-server.mjs')]],
   },
   {
     name: 'studio',

@@ -72,8 +72,7 @@ async function rebuild() {
 }
 
 async function startServer() {
-  const child = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
-    execArgv: ['--enable-source-maps'],
+  const child = fork(join(root, 'apps', 'server', 'dist', 'bundle', 'main.js'), {
     env: {
       ...process.env,
       DATABASE_URL: postgres.url,

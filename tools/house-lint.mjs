@@ -1,6 +1,7 @@
-// Rules of the house for ESLint: rooms stand in layers, and no file leads back to itself.
+// Rules of the house for ESLint: rooms stand in layers, no file leads back to itself, and types hold.
 import { existsSync, readFileSync } from 'node:fs';
 import { dirname, relative, resolve, sep } from 'node:path';
+import ts from 'typescript';
 
 /** The file a relative import names; sources are named by what they are built to. */
 function fileOf(from, specifier) {
@@ -84,4 +85,28 @@ const noCircles = {
   },
 };
 
-export default { rules: { layers, 'no-circles': noCircles } };
+/**
+ * What the compiler says of the file. The linter has it in its hands anyhow, so types are not worked out twice, once for each.
+ */
+const types = {
+  meta: { type: 'problem', schema: [], messages: { wrong: 'TS{{code}}: {{text}}' } },
+  create(context) {
+    return {
+      Program(node) {
+        const { program, esTreeNodeToTSNodeMap } = context.sourceCode.parserServices;
+        const file = esTreeNodeToTSNodeMap.get(node);
+        for (const { category, code, messageText, start = 0 } of program.getSemanticDiagnostics(file)) {
+          if (category !== ts.DiagnosticCategory.Error) continue;
+          const loc = context.sourceCode.getLocFromIndex(start);
+          context.report({
+            loc,
+            messageId: 'wrong',
+            data: { code, text: ts.flattenDiagnosticMessageText(messageText, ' ') },
+          });
+        }
+      },
+    };
+  },
+};
+
+export default { rules: { layers, 'no-circles': noCircles, types } };

@@ -58,8 +58,7 @@ try {
 function loadServer() {
   const env = { ...process.env };
   delete env.DATABASE_URL;
-  const child = fork(join(root, 'apps', 'server', 'dist', 'main.js'), {
-    execArgv: ['--enable-source-maps'],
+  const child = fork(join(root, 'apps', 'server', 'dist', 'bundle', 'main.js'), {
     env: { ...env, NODE_ENV: 'production', HOST: host, PORT: String(port), IVY_DEMO_SITE: site, IVY_DEMO_PRESS: press },
   });
   child.on('exit', (code) => {

@@ -1,9 +1,9 @@
 import type { Mark } from '@ivy/core';
-import type { FoundLook, PageFacts, PageSheets } from '@ivy/formats';
+import type { FoundLook, PageFacts, PageSheets } from '@ivy/formats/page';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { Problem } from '../problem/problem.js';
-import { fromRoot } from '../shared/paths.js';
+import { builtServer } from '../shared/paths.js';
 import type { PageTask } from './page-worker.js';
 
 /** Milliseconds a page may take to be read. */
@@ -13,7 +13,7 @@ const patience = 10_000;
 @Injectable()
 export class PageReader implements OnModuleDestroy {
   readonly #pool = new Piscina({
-    filename: fromRoot('apps', 'server', 'dist', 'outside', 'page-worker.js'),
+    filename: builtServer('outside', 'page-worker.js'),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 10_000,

@@ -7,7 +7,7 @@ import {
   type FoundLook,
   type PageFacts,
   type PageSheets,
-} from '@ivy/formats';
+} from '@ivy/formats/page';
 
 /**
  * What is read in a thread of its own: a page, for its sheets, for what bears on a listing or for what is marked on it; or

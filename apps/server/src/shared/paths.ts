@@ -6,6 +6,11 @@ export function fromRoot(...parts: string[]): string {
   return join(root, ...parts);
 }
 
+/** What is started by its own name, as it was built: the server and its threads. */
+export function builtServer(...parts: string[]): string {
+  return fromRoot('apps', 'server', 'dist', 'bundle', ...parts);
+}
+
 const root =
   findRoot(process.argv[1] ? dirname(process.argv[1]) : process.cwd()) ?? findRoot(process.cwd()) ?? process.cwd();
 

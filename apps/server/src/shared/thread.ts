@@ -1,6 +1,6 @@
 import { Piscina } from 'piscina';
 import { Problem } from '../problem/problem.js';
-import { fromRoot } from './paths.js';
+import { builtServer } from './paths.js';
 
 /** Why something could not be done, as a worker can say it to the thread that asked. */
 export interface Refusal {
@@ -35,7 +35,7 @@ export class Thread<Task, Result extends { refused: Refusal | null }> {
 
   get #pool(): Piscina {
     return (this.#made ??= new Piscina({
-      filename: fromRoot('apps', 'server', 'dist', ...this.file),
+      filename: builtServer(...this.file),
       minThreads: this.limits.waits ? 1 : 0,
       maxThreads: atOnce,
       // a thread that has nothing to do gives its memory back

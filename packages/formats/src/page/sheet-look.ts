@@ -222,7 +222,7 @@ function resolved(value: string, known: ReadonlyMap<string, string>, depth = 0):
   if (depth > 6 || value.length > 1000 || !value.includes('var(')) return value;
   const next = value.replace(
     /var\(\s*(--[\w-]+)\s*(?:,\s*([^()]*(?:\([^()]*\)[^()]*)*))?\)/g,
-    (all, name: string, otherwise?: string) => {
+    (_all, name: string, otherwise?: string) => {
       return known.get(name) ?? otherwise?.trim() ?? '';
     },
   );

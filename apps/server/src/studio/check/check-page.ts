@@ -1,5 +1,5 @@
 import type { Mark } from '@ivy/core';
-import type { PageFacts } from '@ivy/formats';
+import type { PageFacts } from '@ivy/formats/page';
 import { letsIn } from './policy.js';
 
 /** One thing of an installation that stands or does not. */

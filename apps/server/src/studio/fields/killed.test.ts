@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { setTimeout as wait } from 'node:timers/promises';
 import { Client } from 'pg';
 import { startHarness, type Harness } from '../../../test/harness.js';
-import { fromRoot } from '../../shared/paths.js';
+import { builtServer } from '../../shared/paths.js';
 
 let server: Harness;
 let database: Client;
@@ -29,7 +29,7 @@ async function another(): Promise<{ url: string; kill: () => Promise<void> }> {
     NODE_ENV: 'production',
     NODE_OPTIONS: '',
   };
-  const child: ChildProcess = fork(fromRoot('apps', 'server', 'dist', 'main.js'), {
+  const child: ChildProcess = fork(builtServer('main.js'), {
     env,
     execArgv: [],
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],

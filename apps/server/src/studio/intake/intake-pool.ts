@@ -2,7 +2,7 @@ import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { Problem } from '../../problem/problem.js';
-import { fromRoot } from '../../shared/paths.js';
+import { builtServer } from '../../shared/paths.js';
 import type { IntakeProgress, IntakeResult, IntakeTask } from './intake-worker.js';
 
 /** Files up to so many bytes are read beside larger ones, so that none waits for a large one. */
@@ -77,7 +77,7 @@ class Lane {
     // the pool has a queue of its own, but leaves it standing when a thread is stopped, so it is never made use of
     this.#turns = new Turns(limits.threads);
     this.#pool = new Piscina({
-      filename: fromRoot('apps', 'server', 'dist', 'studio', 'intake', 'intake-worker.js'),
+      filename: builtServer('studio', 'intake', 'intake-worker.js'),
       minThreads: 0,
       maxThreads: limits.threads,
       // a thread that has nothing to do gives its memory back

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Problem } from '../../problem/problem.js';
 import { removeLeftovers } from '../../shared/leftovers.js';
-import { fromRoot } from '../../shared/paths.js';
+import { builtServer } from '../../shared/paths.js';
 import { reachToken } from '../../outside/reach-token.js';
 import type { Reach } from '../../outside/reach.js';
 import type { FetchedPosts } from './fetch-posts.js';
@@ -35,7 +35,7 @@ export type FetchWork = Omit<FetchTask, 'folder' | 'reach' | 'port' | 'today'>;
 @Injectable()
 export class Fetches implements OnModuleInit, OnModuleDestroy {
   readonly #pool = new Piscina({
-    filename: fromRoot('apps', 'server', 'dist', 'studio', 'live', 'fetch-worker.js'),
+    filename: builtServer('studio', 'live', 'fetch-worker.js'),
     minThreads: 0,
     maxThreads: most.atOnce,
     idleTimeout: 10_000,

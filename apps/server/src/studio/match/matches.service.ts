@@ -1,4 +1,4 @@
-import type { FoundLook } from '@ivy/formats';
+import type { FoundLook } from '@ivy/formats/page';
 import { Inject, Injectable } from '@nestjs/common';
 import { fetchOutside, type Fetched } from '../../outside/fetch-outside.js';
 import { OutsidePages } from '../../outside/outside-pages.js';

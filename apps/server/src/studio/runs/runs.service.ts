@@ -9,7 +9,7 @@ import { Thread } from '../../shared/thread.js';
 import { SourcesService } from '../sources/sources.service.js';
 import type { Bringing, RunTask } from './run-task.js';
 import type { RunResult } from './run-worker.js';
-import type { Settled, SettleTask } from './settle.js';
+import type { Settled, SettleTask } from './settle-worker.js';
 import { runViews, type RunLooked, type RunMade, type RunView } from './run.view.js';
 
 /** Runs that are listed. */
@@ -33,7 +33,7 @@ export class RunsService implements OnApplicationBootstrap, OnModuleDestroy {
   });
 
   /** Whoever brings posts in never waits for this one. */
-  readonly #settling = new Thread<SettleTask, Settled>(['studio', 'runs', 'settle.js'], {
+  readonly #settling = new Thread<SettleTask, Settled>(['studio', 'runs', 'settle-worker.js'], {
     megabytes: 1400,
     patience: 10 * 60_000,
     words: 'Reading these posts',

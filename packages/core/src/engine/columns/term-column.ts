@@ -1,4 +1,4 @@
-import type { Field, Term, Value } from '../../model/post.js';
+import type { Term, Value } from '../../model/post.js';
 import { termList, type TermList } from '../store/term-list.js';
 import { noTerm, termNumbers, type Values } from '../store/values.js';
 import { SlugMaker } from '../../text/slug.js';
@@ -219,7 +219,6 @@ export function countMany(starts: Uint32Array, values: Numbers, list: Uint32Arra
  * @param valueOf  the value of a post
  */
 export function buildValueColumn(
-  field: Field,
   size: number,
   arena: Arena | null,
   valueOf: (post: number) => Value | undefined,

@@ -290,7 +290,7 @@ export class PostIndex {
     const list = this.termList(key);
     const values = this.store.values.get(key);
     if (list && values) return finished(buildTermColumn(list, values, this.size, this.arena));
-    return buildValueColumn(this.#field(key), this.size, this.arena, (post) => this.valueOf(post, key));
+    return buildValueColumn(this.size, this.arena, (post) => this.valueOf(post, key));
   }
 
   /** What posts have in the columns that were put in rows. */
