@@ -54,6 +54,7 @@ export default {
     project('client', '<rootDir>/packages/client', 'node'),
     project('page', '<rootDir>/packages/page', 'jsdom'),
     project('runtime', '<rootDir>/packages/runtime', 'jsdom'),
+    project('alone', '<rootDir>/packages/alone', 'jsdom'),
     project('studio', '<rootDir>/apps/studio', 'jsdom'),
     project('tools', '<rootDir>/tools', 'node'),
     project('server', '<rootDir>/apps/server', 'node'),

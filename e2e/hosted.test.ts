@@ -1,3 +1,8 @@
+import { unzipSync } from 'fflate';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { Browser } from './browser.js';
 import { setStage, type Stage } from './stage.js';
 
@@ -92,4 +97,71 @@ test('axe finds nothing on the page as it is sent', async () => {
   await browser.find('form[data-plain]');
   expect(await browser.axe()).toEqual([]);
   await browser.command('Network.setBlockedURLs', { urls: [] });
+});
+
+describe('taken along', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'ivy-along-'));
+  const page = pathToFileURL(join(folder, 'field-notes', 'index.html')).href;
+  const offline = (is: boolean) =>
+    browser.command('Network.emulateNetworkConditions', {
+      ...{ offline: is, latency: 0, downloadThroughput: -1, uploadThroughput: -1 },
+    });
+
+  beforeAll(async () => {
+    await browser.command('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await browser.command('Network.enable');
+    await browser.go(`${stage.studio}/lenses/field-notes/publish`);
+    await browser.press('button', 'Take it along');
+    await browser.untilText('section[aria-label="To take along"]', 'field-notes.zip is yours.');
+    const zip = join(folder, 'field-notes.zip');
+    await browser.until('the file on the disk', () => Promise.resolve(existsSync(zip)));
+    mkdirSync(join(folder, 'field-notes'));
+    for (const [name, bytes] of Object.entries(unzipSync(readFileSync(zip)))) {
+      writeFileSync(join(folder, 'field-notes', name), bytes);
+    }
+  });
+  afterAll(async () => {
+    await offline(false);
+    rmSync(folder, { recursive: true });
+  });
+
+  test('a page opened from the disk answers as the server does, with nobody to ask', async () => {
+    expect(readdirSync(join(folder, 'field-notes')).sort()).toEqual(['README.md', 'index.html', 'ivy-lens.js']);
+    const address = 'habitat=mudflat&q=wigeon';
+    await open(address);
+    const titles = await browser.texts('.ivy-title');
+    const counts = await browser.texts('[data-facet=kind] .ivy-tick');
+    expect([titles.length, counts.length]).not.toContain(0);
+    await offline(true);
+    await browser.go(`${page}?${address}`);
+    await browser.until('the same posts', async () => (await browser.texts('.ivy-title')).join() === titles.join());
+    expect(await browser.texts('[data-facet=kind] .ivy-tick')).toEqual(counts);
+    expect(await browser.texts('.ivy-chip')).toEqual(['“wigeon”', 'Mudflat']);
+  });
+
+  test('choices, the way back and a reload are those of any page', async () => {
+    await offline(true);
+    await browser.go(page);
+    await browser.untilText('.ivy-count-line', '480');
+    await browser.press('[data-facet=kind] input', 'Survey');
+    await browser.untilSearch('?kind=survey');
+    await browser.untilText('.ivy-count-line', 'of 480');
+    const chosen = await line();
+    await browser.go(`${page}?kind=survey`);
+    await browser.untilText('.ivy-count-line', 'of 480');
+    expect(await line()).toBe(chosen);
+    await browser.press('.ivy-clear');
+    await browser.untilSearch('');
+    await browser.back();
+    await browser.untilSearch('?kind=survey');
+    // pictures stay where they were, and nothing else is asked for
+    expect((await browser.errors()).filter((one) => !one.includes('/pictures/'))).toEqual([]);
+  });
+
+  test('without scripts its posts are there as links', async () => {
+    await scripts(false);
+    await browser.go(page);
+    expect((await browser.texts('noscript li a')).length).toBe(480);
+    await scripts(true);
+  });
 });

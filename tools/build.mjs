@@ -37,6 +37,20 @@ const parts = [
     command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
   },
   {
+    name: 'alone',
+    folder: 'packages/alone',
+    reads: [
+      'packages/core/src',
+      'packages/view/src',
+      'packages/runtime/src',
+      'packages/runtime/vite.config.ts',
+      'packages/alone/src',
+      'packages/alone/vite.config.ts',
+    ],
+    makes: 'dist/ivy-alone.js',
+    command: () => [bin('vite'), ['build', '--logLevel', 'warn']],
+  },
+  {
     name: 'page',
     folder: 'packages/page',
     reads: ['packages/core/src', 'packages/page/src', 'packages/page/vite.config.ts'],

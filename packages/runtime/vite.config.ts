@@ -21,7 +21,7 @@ function sheet(...folders: URL[]): string {
 }
 
 /** Puts rules into the scripts, and writes all of them as a file for pages that are drawn before the script is there. */
-function sheets(): Plugin {
+export function sheets(): Plugin {
   const own = fileURLToPath(new URL('src/sheet.ts', import.meta.url));
   const later = fileURLToPath(new URL('src/later/later-sheet.ts', import.meta.url));
   const written: Record<string, () => string> = { [own]: () => sheet(styles), [later]: () => sheet(laterStyles) };
@@ -42,7 +42,7 @@ function sheetFile(): Plugin {
 }
 
 /** Writes the script as short as it can be: where templates break a line a blank does the same. */
-function shorten(): Plugin {
+export function shorten(): Plugin {
   return {
     name: 'shorten',
     async generateBundle(_options, bundle) {

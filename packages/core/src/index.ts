@@ -132,3 +132,5 @@ export * from './why/sieve.js';
 export { changeIndex, prepareChange, type Change } from './engine/change/change.js';
 export { readSnapshot, snapshotVersion, writeSnapshot } from './engine/snapshot/snapshot.js';
 export { DamagedSnapshot } from './engine/snapshot/bytes.js';
+export * from './address/page-query.js';
+export { standAlone, type AloneLens } from './answer/stand-alone.js';

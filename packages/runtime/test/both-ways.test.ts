@@ -21,6 +21,7 @@ import { drawPager } from '../src/paging/paging.js';
 import { drawResults } from '../src/draw/results.js';
 import { Listing } from '../src/listing/listing.js';
 import { HttpTransport } from '../src/listing/transport.js';
+import { belongsTo } from './belongs.js';
 import { fetchLater } from '../src/draw/with-later.js';
 
 beforeAll(fetchLater);
@@ -188,7 +189,7 @@ function drawnBothWays(
   const choices = choicesOf(answer, settings);
 
   history.replaceState(null, '', '/walks?utm=x');
-  const listing = new Listing('walks', new HttpTransport('http://ivy.test', 'walks'));
+  const listing = new Listing('walks', new HttpTransport(belongsTo('walks')));
   Object.assign(listing, { settings, answer, choices, status: 'ready', waiting: false });
   // what scripts fold away until it is asked for is all there without them
   listing.opened.lists.add('one').add('far').add('late');

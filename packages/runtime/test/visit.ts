@@ -18,6 +18,7 @@ import { fetchLater } from '../src/draw/with-later.js';
 import { drawPager } from '../src/paging/paging.js';
 import { Listing } from '../src/listing/listing.js';
 import { HttpTransport } from '../src/listing/transport.js';
+import { belongsTo } from './belongs.js';
 
 const field = (key: string, type: Field['type'], more: Partial<Field> = {}): Field => {
   const label = key[0]!.toUpperCase() + key.slice(1);
@@ -91,7 +92,7 @@ export class Visit {
       const body = { known: 'known', answer, ...(!isKnown && { settings, frame: frameOf(index, read.value) }) };
       return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(body) });
     }) as unknown as typeof fetch;
-    this.listing = new Listing('walks', new HttpTransport('http://ivy.test', 'walks'));
+    this.listing = new Listing('walks', new HttpTransport(belongsTo('walks')));
     this.listing.watch(() => this.#draw());
   }
 

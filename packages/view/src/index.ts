@@ -26,3 +26,4 @@ export * from './table.js';
 export * from './view.js';
 export * from './paging/pager.js';
 export * from './paging/paging.js';
+export { resolver } from './resolver.js';

@@ -1,4 +1,4 @@
-import { maxSearch, splitAddress, type ForPage, type FoundTerms, type Lens } from '@ivy/core';
+import { maxSearch, readPageQuery, splitAddress, type FoundTerms, type Lens, type PageQuery } from '@ivy/core';
 import { Controller, Get, HttpCode, Options, Param, Req, Res } from '@nestjs/common';
 import { ApiExcludeEndpoint, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Answers, IsTagged, Refuses, TakesPageQuery } from '../api/describe.js';
@@ -106,33 +106,12 @@ export function queryOf(request: FastifyRequest): string {
   return at < 0 ? '' : url.slice(at + 1);
 }
 
-const ownNames = new Set(['~prefix', '~scope', '~driven', '~lang', '~from']);
-
-/** What a page sets for itself, and the rest of what it asks: what begins with `~` is no part of its address. */
-export function pageQueryOf(request: FastifyRequest): { own: ForPage; from: number; address: string } {
+/** What a page asks. */
+export function pageQueryOf(request: FastifyRequest): PageQuery {
   const query = queryOf(request);
-  if (!query.includes('~') && !query.includes('%7')) {
-    return { own: { prefix: null, scope: '', driven: '', languages: [] }, from: 1, address: query };
-  }
-  checkLength(query);
-  const parameters = splitAddress(query);
-  const valueOf = (name: string) => parameters.find((one) => one.name === name)?.value ?? null;
-  return {
-    own: {
-      prefix: valueOf('~prefix'),
-      scope: valueOf('~scope') ?? '',
-      driven: valueOf('~driven') ?? '',
-      languages: languagesIn(valueOf('~lang')),
-    },
-    from: Number(/^[1-9]\d{0,8}$/.exec(valueOf('~from') ?? '')?.[0] ?? 1),
-    address: parameters.flatMap(({ name, raw }) => (ownNames.has(name) ? [] : raw)).join('&'),
-  };
-}
-
-/** Tags of languages with commas between them, as `~lang` and `Accept-Language` have them, as far as anyone reads on. */
-export function languagesIn(list: string | null | undefined): string[] {
-  const tags = (list ?? '').slice(0, 200).split(',');
-  return tags.flatMap((one) => /^\s*([A-Za-z]{1,8}(?:-[A-Za-z0-9]{1,8})*)\s*(?:;|$)/.exec(one)?.[1] ?? []);
+  // what is set for the page alone is read before an address is held to its length
+  if (query.includes('~') || query.includes('%7')) checkLength(query);
+  return readPageQuery(query);
 }
 
 /** Terms of a facet that hold what the address asks to find. */

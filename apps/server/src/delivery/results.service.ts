@@ -28,13 +28,12 @@ import {
   type Query,
   type Settings,
 } from '@ivy/core';
-import { lookSheet, type Drawn } from '@ivy/view';
+import { lookSheet, type Drawn, resolver } from '@ivy/view';
 import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { notFound, Problem } from '../problem/problem.js';
 import { AskedLenses } from './asked-lenses.js';
 import { IndexCache, type CachedIndex } from './index-cache.js';
-import { resolver } from './resolver.js';
 import { LensCache, type CachedLens } from './lens-cache.js';
 import { inTurns } from '../shared/turns.js';
 import { WorksAhead } from './works-ahead.js';

@@ -35,6 +35,7 @@ test('the OpenAPI document has every path of the API, and nothing else has a sch
     '/api/v1/lenses/{slug}/addresses/import',
     '/api/v1/lenses/{slug}/addresses/remove',
     '/api/v1/lenses/{slug}/addresses/{id}',
+    '/api/v1/lenses/{slug}/bundle.zip',
     '/api/v1/lenses/{slug}/check',
     '/api/v1/lenses/{slug}/draft',
     '/api/v1/lenses/{slug}/draft/cross-table',

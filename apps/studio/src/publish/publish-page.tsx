@@ -15,6 +15,7 @@ import { CheckPage } from './check-page.js';
 import { FeedLine, MappedLine, Snippet } from './snippet.js';
 import { ReplaceDraft } from './replace-draft.js';
 import { Said, type SaidWords } from './said.js';
+import { TakeAlong } from './take-along.js';
 import { Vine } from './vine.js';
 
 /** What visitors will notice, the releases so far, and the line that puts the lens on a page. */
@@ -224,6 +225,7 @@ export function PublishPage() {
             </section>
           )}
           {newest && <FeedLine slug={slug} />}
+          {newest && <TakeAlong slug={slug} release={newest.number} />}
           <section className="section">
             <h2 className="serif text-[16.5px] font-semibold">The settings as a file</h2>
             <p className="mt-0.5 text-[13px] text-ink-2">

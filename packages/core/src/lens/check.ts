@@ -1,16 +1,14 @@
-import { kindOf, type Facet } from '../kinds/kinds.js';
+import { kindOf } from '../kinds/kinds.js';
 import { addressNames } from './address-names.js';
 import type { Lens } from './lens.js';
 import { markupProblems } from './markup.js';
+import { namedFields } from './named-fields.js';
 import { isLanguage, isZone } from './locale.js';
 import { hasTerms, type Field } from '../model/post.js';
 import { textsKept } from '../engine/index/post-index.js';
 import { meant } from '../text/loose.js';
 import { isInherited } from '../text/own.js';
 import { step, type ShapeProblem } from '../shape/shape.js';
-
-/** Settings of parts of a card that name a field. */
-const fieldSettings = new Set(['field', 'orElse', 'alt', 'from']);
 
 /**
  * Checks what a shape alone can't know: that the fields a lens names are in its source, and that no two of its
@@ -19,46 +17,32 @@ const fieldSettings = new Set(['field', 'orElse', 'alt', 'from']);
 export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] {
   const byKey = new Map(fields.map((field) => [field.key, field]));
   const problems: ShapeProblem[] = [];
-  const needsField = (key: string, pointer: string) => {
-    if (byKey.has(key)) return;
-    const near = meant(key, [...byKey.keys()]);
-    const hint = near ? `; did you mean “${near}”?` : '';
-    problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
-  };
-  const needsTerms = (key: string, pointer: string) => {
+  for (const { key, pointer, ofTerms } of namedFields(lens)) {
     const field = byKey.get(key);
-    if (!field) needsField(key, pointer);
-    else if (!hasTerms(field)) problems.push({ pointer, message: `names “${key}”, which is no field of terms` });
-  };
-  lens.scope.where.forEach((entry, i) => needsField(entry.field, `/scope/where/${i}/field`));
-  lens.follows.forEach(({ lens: other, facet, field }, i) => {
-    needsTerms(field, `/follows/${i}/field`);
+    if (!field) {
+      const near = meant(key, [...byKey.keys()]);
+      const hint = near ? `; did you mean “${near}”?` : '';
+      problems.push({ pointer, message: `names the field “${key}”, which the source does not have${hint}` });
+    } else if (ofTerms && !hasTerms(field)) {
+      problems.push({ pointer, message: `names “${key}”, which is no field of terms` });
+    }
+  }
+  lens.follows.forEach(({ lens: other, facet }, i) => {
     const first = lens.follows.findIndex((one) => one.lens === other && one.facet === facet);
     if (first < i)
       problems.push({ pointer: `/follows/${i}`, message: `follows “${facet}” of “${other}” a second time` });
   });
-  lens.nothing.where.forEach((entry, i) => needsTerms(entry.field, `/nothing/where/${i}/field`));
   const searches = lens.facets.flatMap((facet, i) => (kindOf(facet).finding ? [i] : []));
   for (const i of searches.slice(textsKept)) {
     problems.push({ pointer: `/facets/${i}`, message: `is one search too many; a lens may have ${textsKept}` });
   }
   lens.facets.forEach((facet, i) => {
-    problems.push(...facetProblems(facet, `/facets/${i}`, byKey, needsField));
+    for (const problem of kindOf(facet).problems(facet, byKey)) {
+      problems.push({ ...problem, pointer: `/facets/${i}${problem.pointer}` });
+    }
     const { dependsOn } = facet;
     if (dependsOn !== '' && (dependsOn === facet.key || !lens.facets.some((other) => other.key === dependsOn))) {
       problems.push({ pointer: `/facets/${i}/dependsOn`, message: `names no other facet: “${dependsOn}”` });
-    }
-  });
-  lens.sort.options.forEach((option, i) => {
-    if (option.by === 'field') needsField(option.field, `/sort/options/${i}/field`);
-    option.then.forEach(({ field }, n) => needsField(field, `/sort/options/${i}/then/${n}/field`));
-  });
-  lens.card.parts.forEach((part, i) => {
-    if (part.show === 'picture')
-      part.sizes.forEach(({ field }, n) => needsField(field, `/card/parts/${i}/sizes/${n}/field`));
-    for (const [setting, value] of Object.entries(part)) {
-      const isField = fieldSettings.has(setting);
-      if (isField && value !== '') needsField(value as string, `/card/parts/${i}/${setting}`);
     }
   });
   if (lens.look.desktopFrom < lens.look.tabletFrom) {
@@ -80,21 +64,6 @@ export function checkLens(lens: Lens, fields: readonly Field[]): ShapeProblem[] 
       problems.push({ pointer, message: `“${language}” is the lens’s own language: its words stand in texts` });
   }
   return [...problems, ...markupProblems(lens.markup), ...nameClashes(lens)];
-}
-
-function facetProblems(
-  facet: Facet,
-  pointer: string,
-  fields: ReadonlyMap<string, Field>,
-  needsField: (key: string, pointer: string) => void,
-): ShapeProblem[] {
-  const kind = kindOf(facet);
-  // where in the config a field is named is where it stands
-  for (const [setting, value] of Object.entries(facet)) {
-    if (setting === 'field' || setting === 'endField') needsField(value as string, `${pointer}/${setting}`);
-    if (setting === 'fields') (value as string[]).forEach((key, i) => needsField(key, `${pointer}/fields/${i}`));
-  }
-  return kind.problems(facet, fields).map((problem) => ({ ...problem, pointer: pointer + problem.pointer }));
 }
 
 function nameClashes(lens: Lens): ShapeProblem[] {

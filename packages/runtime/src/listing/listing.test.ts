@@ -1,6 +1,7 @@
 import { makeLook, pageLook, type Answer, type Settings } from '@ivy/core';
 import { choose } from '@ivy/view';
 import { Listing } from './listing.js';
+import { belongsTo } from '../../test/belongs.js';
 import { HttpTransport } from './transport.js';
 
 const settings = {
@@ -73,7 +74,7 @@ beforeEach(() => {
 afterEach(() => jest.restoreAllMocks());
 
 async function loaded(): Promise<Listing> {
-  const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
+  const listing = new Listing('notes', new HttpTransport(belongsTo('notes')));
   void listing.load();
   await asked[0]!.reply();
   writes = [];
@@ -118,7 +119,7 @@ test('what is typed in one go is one entry of the history', async () => {
 
 test('an old address becomes the canonical one, the page’s own parameters and hash stay', async () => {
   History.prototype.replaceState.call(history, null, '', '/notes?from=mail&kinds=survey#top');
-  const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
+  const listing = new Listing('notes', new HttpTransport(belongsTo('notes')));
   void listing.load();
   expect(asked[0]!.url).toBe('http://ivy.test/api/v1/lenses/notes/listing/nothing?from=mail&kinds=survey');
   await asked[0]!.reply();
@@ -137,7 +138,7 @@ test('a failure keeps what was there and can be tried again', async () => {
 
 test('a listing that is not there is said to be so, and why is told to who builds the page', async () => {
   const logged = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  const listing = new Listing('notes', new HttpTransport('http://ivy.test', 'notes'));
+  const listing = new Listing('notes', new HttpTransport(belongsTo('notes')));
   void listing.load();
   await asked[0]!.reply(404);
   expect(listing.status).toBe('gone');

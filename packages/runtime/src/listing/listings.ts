@@ -1,31 +1,19 @@
 import type { Driver } from './following.js';
 import { Listing } from './listing.js';
-import { HttpTransport } from './transport.js';
-
-/** Which listing an element belongs to. */
-export interface Belongs {
-  name: string;
-  /** The server to ask. */
-  origin: string;
-  /** What names in the address begin with here; null for the lens's own way. */
-  prefix: string | null;
-  /** Terms that all posts here must have, such as `kind:survey`. */
-  scope: string;
-  /** What the page around it says it is written in; empty where it says nothing. The first element of a listing tells. */
-  language: string;
-}
+import { transportOf } from './transport-of.js';
+import type { Belongs } from './transport.js';
 
 const listings = new Map<string, Listing>();
 
 /** The listing of a name, prefix and scope: one for all its elements on the page. */
-export function listingOf({ name, origin, prefix, scope, language }: Belongs): Listing {
+export function listingOf(belongs: Belongs): Listing {
+  const { name, origin, prefix, scope } = belongs;
   const key = JSON.stringify([origin, name, prefix, scope]);
   const known = listings.get(key);
   if (known) return known;
   const id = [name, ...(prefix === null ? [] : [prefix]), ...(scope === '' ? [] : [scope])].map(encodeURIComponent);
-  const transport = new HttpTransport(origin, name, prefix, scope, language);
   const neighbours = { driverOf: (lens: string) => firstOf(origin, lens), changed: followAll };
-  const listing = new Listing(id.join('.'), transport, undefined, true, neighbours);
+  const listing = new Listing(id.join('.'), transportOf(belongs), undefined, true, neighbours);
   listings.set(key, listing);
   void listing.load();
   return listing;

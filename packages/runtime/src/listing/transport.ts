@@ -10,6 +10,19 @@ export interface Reply {
   known?: string;
 }
 
+/** Which listing an element belongs to. */
+export interface Belongs {
+  name: string;
+  /** The server to ask. */
+  origin: string;
+  /** What names in the address begin with here; null for the lens's own way. */
+  prefix: string | null;
+  /** Terms that all posts here must have, such as `kind:survey`. */
+  scope: string;
+  /** What the page around it says it is written in; empty where it says nothing. The first element of a listing tells. */
+  language: string;
+}
+
 /** Whoever answers an address: the server, or the Bench around a preview. */
 export interface Transport {
   /**
@@ -35,25 +48,12 @@ export class HttpTransport implements Transport {
   /** What stays the same, by the name the server gave it. Of two answers on their way each may be of its own release. */
   readonly #frames = new Map<string, { settings: Settings; sheet: string | undefined; frame: Frame }>();
   #newest = 'nothing';
-  readonly #lead: string;
 
-  constructor(
-    private readonly origin: string,
-    private readonly name: string,
-    prefix: string | null = null,
-    scope = '',
-    language = '',
-  ) {
-    // what a page sets for itself goes before what its visitors chose, in names that no address has
-    const own = { prefix, scope: scope || null, lang: language || null };
-    this.#lead = Object.entries(own)
-      .map(([name, value]) => (value === null ? '' : `${encodeURI(`~${name}=${value}`)}&`))
-      .join('');
-  }
+  constructor(private readonly at: Belongs) {}
 
   async ask(address: string, signal: AbortSignal, from?: number): Promise<Reply> {
     const first = from === undefined ? '' : `~from=${from}&`;
-    const url = `${this.#base}/listing/${this.#newest}?${this.#lead}${first}${address}`;
+    const url = `${this.#base}/listing/${this.#newest}?${leadOf(this.at)}${first}${address}`;
     const { known, settings, sheet, frame, answer } = (await fetchJson(url, signal)) as Page;
     if (settings && frame) {
       this.#frames.set(known, { settings, sheet, frame });
@@ -64,12 +64,22 @@ export class HttpTransport implements Transport {
   }
 
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {
-    return fetchJson(urlOfTerms(this.#base, facet, text, this.#lead + address), signal) as Promise<FoundTerms>;
+    return fetchJson(
+      urlOfTerms(this.#base, facet, text, leadOf(this.at) + address),
+      signal,
+    ) as Promise<FoundTerms>;
   }
 
   get #base(): string {
-    return `${this.origin}/api/v1/lenses/${encodeURIComponent(this.name)}`;
+    return `${this.at.origin}/api/v1/lenses/${encodeURIComponent(this.at.name)}`;
   }
+}
+
+/** What a page sets for itself goes before what its visitors chose, in names that no address has. */
+export function leadOf({ prefix, scope, language }: Belongs): string {
+  return Object.entries({ prefix, scope: scope || null, lang: language || null })
+    .map(([name, value]) => (value === null ? '' : encodeURI(`~${name}=${value}&`)))
+    .join('');
 }
 
 /** The address of terms that hold a text. */

@@ -1,5 +1,5 @@
 import { writeAddress, type ForPage, type Lens } from '@ivy/core';
-import { pageWords } from '@ivy/view';
+import { pageWords, resolver } from '@ivy/view';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { FastifyRequest } from 'fastify';
@@ -9,7 +9,6 @@ import { doorsToken, type Doors } from '../../doors/doors.js';
 import { hrefOn } from '../hosted/href.js';
 import { plainShown } from '../hosted/plain-shown.js';
 import type { CachedLens } from '../lens-cache.js';
-import { resolver } from '../resolver.js';
 import { ResultsService, type Ready } from '../results.service.js';
 import { entryOf, type Feed } from './feed.js';
 

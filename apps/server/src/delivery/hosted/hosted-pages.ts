@@ -1,4 +1,5 @@
 import {
+  languagesIn,
   maxAddress,
   maxSearch,
   prepareSitemap,
@@ -7,16 +8,15 @@ import {
   type Answer,
   type FoundTerms,
 } from '@ivy/core';
-import { pageSheet, plainLookSheet, viewOf, writeChoices, type Shown } from '@ivy/view';
+import { pageSheet, plainLookSheet, viewOf, writeChoices, type Shown, resolver } from '@ivy/view';
 import { Inject, Injectable } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { createHash } from 'node:crypto';
 import { doorsToken, type Doors } from '../../doors/doors.js';
 import { inTurns } from '../../shared/turns.js';
-import { isFresh, languagesIn, queryOf } from '../results.controller.js';
+import { isFresh, queryOf } from '../results.controller.js';
 import { ResultsService, type Question, type Ready, drawnOf } from '../results.service.js';
 import { joinEnds } from './join-ends.js';
-import { resolver } from '../resolver.js';
 import { nameOfFind } from './plain-facets.js';
 import { hrefOn } from './href.js';
 import { pageHead, writeSitemap } from './page-head.js';

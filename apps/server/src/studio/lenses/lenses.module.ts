@@ -3,6 +3,8 @@ import { DeliveryModule } from '../../delivery/delivery.module.js';
 import { SharedModule } from '../../shared/shared.module.js';
 import { AddressesModule } from '../addresses/addresses.module.js';
 import { SourcesModule } from '../sources/sources.module.js';
+import { BundlesController } from '../bundles/bundles.controller.js';
+import { BundlesService } from '../bundles/bundles.service.js';
 import { DraftPageController } from './draft-page.controller.js';
 import { DraftsController } from './drafts.controller.js';
 import { LensesController } from './lenses.controller.js';
@@ -21,10 +23,11 @@ import { WhyController } from './why.controller.js';
     ReleasesController,
     DraftsController,
     DraftPageController,
+    BundlesController,
     SightsController,
     WhyController,
   ],
-  providers: [LensesService, ReleasesService, DryRunsService, SightsService],
+  providers: [LensesService, ReleasesService, DryRunsService, SightsService, BundlesService],
   exports: [LensesService, ReleasesService],
 })
 export class LensesModule {}
