@@ -27,7 +27,8 @@ try {
   await build(say);
   if (wanted('size')) checkSize();
   if (wanted('api')) await check('api', process.execPath, [join(root, 'tools', 'api.mjs'), '--check']);
-  if (wanted('unit')) await jest(['core', 'formats', 'view', 'client', 'runtime', 'alone', 'page', 'studio', 'tools'], []);
+  if (wanted('unit'))
+    await jest(['core', 'formats', 'view', 'client', 'runtime', 'alone', 'page', 'studio', 'tools'], []);
   if (wanted('server') || wanted('browser')) postgres = await startPostgres(say);
   if (wanted('server')) await jest(['server'], []);
   if (wanted('browser')) await jest(['browser'], ['--runInBand']);

@@ -64,10 +64,7 @@ export class HttpTransport implements Transport {
   }
 
   find(facet: string, text: string, address: string, signal: AbortSignal): Promise<FoundTerms> {
-    return fetchJson(
-      urlOfTerms(this.#base, facet, text, leadOf(this.at) + address),
-      signal,
-    ) as Promise<FoundTerms>;
+    return fetchJson(urlOfTerms(this.#base, facet, text, leadOf(this.at) + address), signal) as Promise<FoundTerms>;
   }
 
   get #base(): string {
