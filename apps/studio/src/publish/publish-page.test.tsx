@@ -101,7 +101,7 @@ test('an old release is made the draft, and visitors keep theirs', async () => {
   await page.pressAndSettle('make it the draft');
   // what goes is said before it goes
   expect(page.sent).toEqual([]);
-  expect(page.words).toContain('2 changes made since then leave the draft.');
+  expect(page.words).toContain('2 changes would go from the draft.');
   await page.pressAndSettle('Make it the draft');
   expect(page.sent.map(([what]) => what)).toEqual(['POST /lenses/notes/releases/3/restore']);
   expect(page.texts('[role=status]')[0]).toContain('Release 3 is the draft now.');
@@ -181,4 +181,50 @@ test('what is released can be followed, and the settings be taken along; what is
   expect(JSON.parse(decodeURIComponent(file.href.slice(file.href.indexOf(',') + 1)))).toEqual(
     JSON.parse(JSON.stringify(draft)),
   );
+});
+
+describe('settings from a file', () => {
+  /** Has a file chosen where settings are read in. */
+  const choose = async (text: string, name = 'from-staging.json') => {
+    const input = page.element.querySelector<HTMLInputElement>('[aria-label="A file of settings"]')!;
+    const file = Object.assign(new File([text], name), { text: () => Promise.resolve(text) });
+    Object.defineProperty(input, 'files', { value: [file], configurable: true });
+    input.dispatchEvent(new Event('change', { bubbles: true }));
+    await page.settle();
+  };
+  const fieldOf = (key: string, type: string) => ({ key, label: key, type, role: null, multiple: false, tree: false });
+  beforeEach(async () => {
+    lens({ source: 'notes' });
+    releases(release(3));
+    page.answer('GET /sources/notes', {
+      slug: 'notes',
+      fields: [fieldOf('habitat', 'terms'), fieldOf('volunteers', 'boolean')],
+    });
+    await drawn();
+  });
+
+  test('they take the place of the draft once one has seen what goes, and it comes back by a press', async () => {
+    await choose(JSON.stringify(released));
+    expect(page.sent).toEqual([]);
+    expect(page.words).toContain('From-staging.json in place of the draft');
+    expect(page.words).toContain('2 changes would go from the draft.');
+    page.answer('PUT /lenses/notes/draft', { draftRevision: 8 });
+    await page.pressAndSettle('Make it the draft');
+    expect(page.sent).toEqual([['PUT /lenses/notes/draft', { config: released }]]);
+    expect(page.texts('[role=status]')[0]).toContain('The draft is what from-staging.json says.');
+    await page.pressAndSettle('Take it back');
+    expect(page.sent.at(-1)).toEqual(['PUT /lenses/notes/draft', { config: draft }]);
+    expect(page.texts('[role=status]')[0]).toContain('The draft is what it was before.');
+  });
+
+  test('what can’t work here is refused with where it stands', async () => {
+    await choose('dear diary');
+    expect(page.words).toContain('from-staging.json is no JSON.');
+    await choose(JSON.stringify({ facets: [{ key: 'place', kind: 'checkboxes', field: 'place' }] }));
+    expect(page.words).toContain('/facets/0/field names the field “place”, which the source does not have');
+    await choose(JSON.stringify({ facets: [{ key: 'place', kind: 'lever' }] }));
+    expect(page.words).toContain('/facets/0/kind');
+    expect(page.words).not.toContain('Make it the draft');
+    expect(page.sent).toEqual([]);
+  });
 });

@@ -1,4 +1,4 @@
-import { ApiProblem, type ReleaseView } from '@ivy/client';
+import { ApiProblem } from '@ivy/client';
 import { changesBetween, type Lens } from '@ivy/core';
 import { ArrowLeft, ListChecks } from 'lucide-react';
 import { useState } from 'react';
@@ -15,8 +15,16 @@ import { CheckPage } from './check-page.js';
 import { FeedLine, MappedLine, Snippet } from './snippet.js';
 import { ReplaceDraft } from './replace-draft.js';
 import { Said, type SaidWords } from './said.js';
+import { SettingsFile } from './settings-file.js';
 import { TakeAlong } from './take-along.js';
 import { Vine } from './vine.js';
+
+/** What could take the place of the draft. */
+interface Replacing {
+  what: string;
+  config: Lens;
+  run: () => Promise<void>;
+}
 
 /** What visitors will notice, the releases so far, and the line that puts the lens on a page. */
 export function PublishPage() {
@@ -27,7 +35,7 @@ export function PublishPage() {
   const [busy, setBusy] = useState(false);
   const source = useApi('/api/v1/sources/{slug}', lens.data?.source === undefined ? null : { slug: lens.data.source });
   const [said, setSaid] = useState<SaidWords | null>(null);
-  const [replacing, setReplacing] = useState<ReleaseView | null>(null);
+  const [replacing, setReplacing] = useState<Replacing | null>(null);
   const compared = useCompared();
   const retry = () => void Promise.all([lens.mutate(), releases.mutate()]);
   const error: unknown = lens.error ?? releases.error;
@@ -111,6 +119,27 @@ export function PublishPage() {
         act: { label: 'Take it back', run: () => void undoRestore() },
       };
     });
+  const put = (config: Lens, revision: number) =>
+    api.ask(
+      'put',
+      '/api/v1/lenses/{slug}/draft',
+      { slug },
+      { body: { config }, headers: { 'if-match': `"${revision}"` } },
+    );
+  const takeFile = (config: Lens, what: string) =>
+    run(async () => {
+      setReplacing(null);
+      const { draftRevision } = await put(config, lens.data!.draftRevision);
+      const back = () =>
+        run(async () => {
+          await put(draft, draftRevision);
+          return { words: 'The draft is what it was before.' };
+        });
+      return {
+        words: `The draft is what ${what} says. Visitors keep what they have until you publish.`,
+        act: { label: 'Take it back', run: () => void back() },
+      };
+    });
   return (
     <div className="flex h-full flex-col max-[1023px]:h-auto">
       <AppBar crumbs={crumbs}>
@@ -164,16 +193,18 @@ export function PublishPage() {
         <Vine
           releases={releases.data}
           changes={changes?.length ?? null}
-          onRestore={(number) => setReplacing(of(number))}
+          onRestore={(number) =>
+            setReplacing({ what: `release ${number}`, config: of(number).config, run: () => restore(number) })
+          }
           onAgain={(number) => void publishAgain(number)}
         />
         <main className="min-w-0 flex-1 overflow-y-auto bg-raised px-6 py-5 max-sm:px-4">
           <Said said={said} busy={busy} />
           {replacing && (
             <ReplaceDraft
-              number={replacing.number}
+              what={replacing.what}
               lost={changesBetween(replacing.config, draft, fields)}
-              onDo={() => void restore(replacing.number)}
+              onDo={() => void replacing.run()}
               onLeave={() => setReplacing(null)}
             />
           )}
@@ -226,15 +257,10 @@ export function PublishPage() {
           )}
           {newest && <FeedLine slug={slug} />}
           {newest && <TakeAlong slug={slug} release={newest.number} />}
-          <section className="section">
-            <h2 className="serif text-[16.5px] font-semibold">The settings as a file</h2>
-            <p className="mt-0.5 text-[13px] text-ink-2">
-              All of the draft as JSON: a lens made with it is the same.{' '}
-              <a className="link" download={`${slug}.json`} href={configHref(draft)}>
-                Download it
-              </a>
-            </p>
-          </section>
+          <SettingsFile
+            {...{ slug, draft, fields }}
+            onRead={(config, what) => setReplacing({ what, config, run: () => takeFile(config, what) })}
+          />
           <section className="section">
             <h2 className="serif text-[16.5px] font-semibold">Parts can stand apart</h2>
             <p className="mt-0.5 text-[13px] text-ink-2">
@@ -250,9 +276,4 @@ export function PublishPage() {
       </div>
     </div>
   );
-}
-
-/** A config as a file, written so that people can read it. */
-function configHref(config: Lens): string {
-  return `data:application/json;charset=utf-8,${encodeURIComponent(`${JSON.stringify(config, null, 2)}\n`)}`;
 }
