@@ -116,4 +116,17 @@ export const helpPages: readonly HelpPage[] = [
     picture: 'publish',
     shows: 'Publish: releases on a vine, what will be noticed, and the line for the page',
   },
+  {
+    id: 'without-server',
+    title: 'Put it on a site that asks no server',
+    words: 'static offline bundle zip export download take along disk',
+    steps: [
+      'On Publish, “Take it along” packs the newest release with its posts into a zip.',
+      'Open index.html from it to see the listing, or put the folder on any web server.',
+      'On a page of your own, load ivy-lens.js and put <ivy-lens> where the listing should stand; README.md has the lines.',
+      'What was taken stays as it was. When posts or settings change, take it again.',
+    ],
+    picture: 'publish',
+    shows: 'Publish: releases on a vine, what will be noticed, and the line for the page',
+  },
 ];

@@ -2,6 +2,7 @@ import { FolderDown } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { urlOf } from '@ivy/client';
 import { api } from '../api/api.js';
+import { HelpLink } from '../shared/help-link.js';
 
 /** What became of the last time it was taken. */
 type At = 'rest' | 'packing' | 'taken' | { problem: string };
@@ -25,7 +26,10 @@ export function TakeAlong({ slug, release }: { slug: string; release: number }) 
   };
   return (
     <section className="section" aria-label="To take along">
-      <h2 className="serif text-[16.5px] font-semibold">To take along</h2>
+      <div className="flex items-center justify-between">
+        <h2 className="serif text-[16.5px] font-semibold">To take along</h2>
+        <HelpLink page="without-server" />
+      </div>
       <p className="mt-0.5 text-[13px] text-ink-2">
         Release {release} with its posts as they are now, in files that answer by themselves: for a site that asks no
         server. What it neither shows nor filters, sorts or searches by stays here.
