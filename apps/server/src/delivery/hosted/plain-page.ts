@@ -3,6 +3,7 @@ import { drawCards } from './plain-cards.js';
 import { drawTable } from './plain-table.js';
 import { drawHead, type PageHead } from './page-head.js';
 import { drawFacets } from './plain-facets.js';
+import { frameRules } from './frame-rules.js';
 import { html, Markup } from './markup.js';
 
 /** All a page without scripts is drawn from. */
@@ -135,18 +136,7 @@ export const pageStyle = html`<style>
     src: url(/preview-font.woff2) format('woff2');
     font-weight: 200 900;
   }
-  body {
-    margin: 0 auto;
-    max-width: 1240px;
-    padding: 22px 20px 40px;
-    background: light-dark(#fdfdf9, #121615);
-    color: light-dark(#1d2b2e, #e8eeec);
-    font:
-      15px/1.45 'Source Sans 3',
-      system-ui,
-      sans-serif;
-  }
-  .languages {
+  ${frameRules("'Source Sans 3', system-ui, sans-serif")} .languages {
     display: flex;
     flex-wrap: wrap;
     gap: 4px 18px;
@@ -160,12 +150,6 @@ export const pageStyle = html`<style>
     color: inherit;
     font-weight: 650;
     text-decoration: none;
-  }
-  h1 {
-    margin: 0 0 16px;
-    font-size: 28px;
-    line-height: 1.15;
-    letter-spacing: -0.01em;
   }
 </style>`;
 

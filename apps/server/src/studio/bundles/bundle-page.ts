@@ -1,5 +1,6 @@
 import type { Item } from '@ivy/core';
 import { directionOf, pageSheet, resolver } from '@ivy/view';
+import { frameRules } from '../../delivery/hosted/frame-rules.js';
 import { html, Markup } from '../../delivery/hosted/markup.js';
 import type { CachedLens } from '../../delivery/lens-cache.js';
 
@@ -13,7 +14,6 @@ export const mostListed = 500;
  */
 export function bundlePage({ slug, name, lens, site }: CachedLens, items: readonly Item[], left: number): string {
   const resolve = resolver(site);
-  const base = site === null ? '' : `${site}/`;
   const listed = items.map(({ title, link }) => {
     const href = link === null ? null : resolve(link);
     return html`<li>${href === null ? title : html`<a href="${href}">${title}</a>`}</li>`;
@@ -24,15 +24,18 @@ export function bundlePage({ slug, name, lens, site }: CachedLens, items: readon
         <meta charset="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <title>${name}</title>
-        ${style}
         <style>
-          ${new Markup(pageSheet(lens.look))}
+          ${frameRules('system-ui, sans-serif')}${new Markup(pageSheet(lens.look))}
         </style>
         <script defer src="ivy-lens.js"></script>
       </head>
       <body>
         <h1>${name}</h1>
-        <ivy-lens name="${slug}" base="${base}" style="display:block;min-height:100vh"></ivy-lens>
+        <ivy-lens
+          name="${slug}"
+          ${site !== null && html`base="${site}/"`}
+          style="display:block;min-height:100vh"
+        ></ivy-lens>
         <noscript>
           <ul>
             ${listed}
@@ -42,22 +45,3 @@ export function bundlePage({ slug, name, lens, site }: CachedLens, items: readon
       </body>
     </html> `.text;
 }
-
-/** How the page looks around its listing, where its own sheet says nothing. */
-const style = html`<style>
-  body {
-    margin: 0 auto;
-    max-width: 1240px;
-    padding: 22px 20px 40px;
-    background: light-dark(#fdfdf9, #121615);
-    color: light-dark(#1d2b2e, #e8eeec);
-    font:
-      15px/1.45 system-ui,
-      sans-serif;
-  }
-  h1 {
-    margin: 0 0 16px;
-    font-size: 28px;
-    line-height: 1.15;
-  }
-</style>`;
