@@ -66,9 +66,6 @@ test('a prefix, a scope and a language are those of the page around it', async (
 test('terms are found, and what is not there is refused in words', async () => {
   expect(await transportAt().find('kind', 'sur', '')).toMatchObject({ options: [{ value: 'survey', count: 2 }] });
   await expect(transportAt().find('habitat', 'x', '')).rejects.toThrow('There is no facet of terms “habitat”.');
-  await expect(transportAt(belongsTo('walks')).ask('', signal)).rejects.toThrow(
-    'This script brings “notes” along, not “walks”.',
-  );
   const wrong = transportAt({ ...belongsTo('notes'), scope: 'nothing' });
   await expect(wrong.ask('', signal)).rejects.toThrow('“nothing” is no condition');
 });

@@ -58,12 +58,8 @@ export class AloneTransport implements Transport {
     });
   }
 
-  /** Whatever goes wrong is heard as it would be from a server. */
+  /** Whatever goes wrong is heard as it would be from a server, and an answer never comes while it is still being asked. */
   async #once<T>(work: () => T): Promise<T> {
-    const { slug } = this.taken;
-    const { name } = this.belongs;
-    if (name !== slug) throw new Refusal(404, `This script brings “${slug}” along, not “${name}”.`);
-    // as from a server, an answer never comes before the question is done being asked
     await Promise.resolve();
     return work();
   }

@@ -15,7 +15,7 @@ Release ${release} with its ${posts === 1 ? 'one post' : `${posts} posts`}, as o
 \`\`\`
 
 Its parts can stand anywhere on the page instead (\`<ivy-facets>\`, \`<ivy-results>\` and so on, each with \`name="${slug}"\`), and addresses
-are those of the listing it was taken from.
+are those of the listing it was taken from. A page may carry several lenses: give each script a file name of its own.
 
 The script holds what the listing shows, filters by, sorts by or searches, of the posts it shows, and nothing else. Posts that change
 later are not in it: take it again. Pictures are loaded from where they were.
