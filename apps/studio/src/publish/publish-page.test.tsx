@@ -206,7 +206,7 @@ describe('settings from a file', () => {
   test('they take the place of the draft once one has seen what goes, and it comes back by a press', async () => {
     await choose(JSON.stringify(released));
     expect(page.sent).toEqual([]);
-    expect(page.words).toContain('From-staging.json in place of the draft');
+    expect(page.words).toContain('from-staging.json in place of the draft');
     expect(page.words).toContain('2 changes would go from the draft.');
     page.answer('PUT /lenses/notes/draft', { draftRevision: 8 });
     await page.pressAndSettle('Make it the draft');

@@ -194,7 +194,7 @@ export function PublishPage() {
           releases={releases.data}
           changes={changes?.length ?? null}
           onRestore={(number) =>
-            setReplacing({ what: `release ${number}`, config: of(number).config, run: () => restore(number) })
+            setReplacing({ what: `Release ${number}`, config: of(number).config, run: () => restore(number) })
           }
           onAgain={(number) => void publishAgain(number)}
         />

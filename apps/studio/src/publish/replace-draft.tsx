@@ -17,9 +17,7 @@ export function ReplaceDraft({ what, lost, onDo, onLeave }: Props) {
   useEffect(() => first.current?.focus(), []);
   return (
     <section aria-label={`Make ${what} the draft`} className="mb-5 border border-rust bg-rust-soft px-4 py-3">
-      <h2 className="serif text-[17px] font-semibold">
-        {what[0]!.toUpperCase() + what.slice(1)} in place of the draft
-      </h2>
+      <h2 className="serif text-[17px] font-semibold">{what} in place of the draft</h2>
       {lost.length === 0 ? (
         <p>The draft reads the same, so nothing goes.</p>
       ) : (
