@@ -13,22 +13,19 @@ interface Props {
 /** The input behind a button that chooses files: nobody sees it, and the same file may be chosen twice in a row. */
 export function FileInput({ input, label, accept, takesSeveral = false, onFiles }: Props) {
   return (
-    // what nobody sees still has a place: without one of its own it would make the page longer
-    <span className="relative">
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label={label}
-        multiple={takesSeveral}
-        accept={accept}
-        onChange={({ target }) => {
-          const files = [...(target.files ?? [])];
-          target.value = '';
-          if (files.length > 0) onFiles(files);
-        }}
-      />
-    </span>
+    <input
+      ref={input}
+      type="file"
+      // away altogether: whatever is only out of sight still takes a place, by which a page can grow longer
+      hidden
+      aria-label={label}
+      multiple={takesSeveral}
+      accept={accept}
+      onChange={({ target }) => {
+        const files = [...(target.files ?? [])];
+        target.value = '';
+        if (files.length > 0) onFiles(files);
+      }}
+    />
   );
 }
