@@ -2,6 +2,7 @@ import { Linter } from 'eslint';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import ts from 'typescript-eslint';
 import house from './house-lint.mjs';
 
 /** A house of some files, and what the rules say of one of them. */
@@ -44,4 +45,24 @@ test('a file that leads back to itself is reported with the way round', () => {
   };
   expect(said(files, 'src/low/a.ts')).toEqual(['A circle: src/low/a.ts → src/low/b.ts → src/low/c.ts → src/low/a.ts.']);
   expect(said(files, 'src/low/e.ts')).toEqual(['A circle: src/low/e.ts → src/low/d.ts → src/low/e.ts.']);
+});
+
+test('what the compiler says of a file is said with where it stands', () => {
+  const root = mkdtempSync(join(tmpdir(), 'ivy-types-'));
+  const text = "export const far: number = 'near';\nexport const near = 1;\n";
+  writeFileSync(join(root, 'tsconfig.json'), JSON.stringify({ compilerOptions: { strict: true, types: [] } }));
+  writeFileSync(join(root, 'a.ts'), text);
+  const linter = new Linter({ cwd: root, configType: 'flat' });
+  const languageOptions = {
+    parser: ts.parser as Linter.Parser,
+    parserOptions: { projectService: true, tsconfigRootDir: root },
+  };
+  const config: Linter.Config[] = [
+    { files: ['**/*.ts'], plugins: { house }, languageOptions, rules: { 'house/types': 'error' } },
+  ];
+  const said = linter.verify(text, config, join(root, 'a.ts'));
+  rmSync(root, { recursive: true });
+  expect(said.map(({ line, column, message }) => [line, column, message])).toEqual([
+    [1, 14, "TS2322: Type 'string' is not assignable to type 'number'."],
+  ]);
 });
