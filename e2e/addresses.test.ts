@@ -117,7 +117,7 @@ test('a release in place of the draft says what goes, and is taken back', async 
   expect(await facets()).toBe(3);
   await browser.go(`${stage.studio}/lenses/replaced/publish`);
   await browser.press('button', 'make it the draft');
-  await browser.untilText('main', 'leave the draft. One press brings them back.');
+  await browser.untilText('main', 'would go from the draft. One press brings back what went.');
   await browser.press('button', 'Make it the draft');
   await browser.untilText('[role=status]', 'Release 1 is the draft now');
   expect(await facets()).toBe(draft.facets.length);
