@@ -50,12 +50,12 @@ test('of an index that was got ready all is done once a release is asked, and to
   const lens = lensOf();
   await works.of(before, lens).columns;
   await works.readyInstead(before, now);
-  let told = 0;
-  const ahead = works.of(now, lens, () => told++);
-  works.of(now, lens, () => told++);
+  let reported = 0;
+  const ahead = works.of(now, lens, () => reported++);
+  works.of(now, lens, () => reported++);
   await ahead.counts();
   await new Promise((next) => setImmediate(next));
-  expect(told).toBe(1);
+  expect(reported).toBe(1);
 });
 
 test('lenses that change with every stroke are not got ready one and all', async () => {

@@ -64,13 +64,16 @@ test('of posts it sees, what it does not need stays behind; posts it does not se
     ],
   });
   const lens = lensOf({
-    scope: { where: [{ field: 'status', is: ['open'] }] },
+    scope: { where: [{ field: 'status', is: ['open'] }], pinned: ['b', 'a'] },
+    origins: ['https://intranet.example'],
     facets: [{ key: 'kind', kind: 'checkboxes', field: 'kind' }],
     card: { parts: [{ show: 'text', field: 'title' }] },
   });
   const alone = finished(standAlone(index, lens));
   expect(alone.index.fields.map(({ key }) => key)).toEqual(['title', 'kind']);
   expect(Object.keys(alone.index.taxonomies)).toEqual(['kind']);
+  expect(alone.lens.scope).toEqual({ where: [], include: [], exclude: [], pinned: ['a'] });
+  expect(alone.lens.origins).toEqual(['*']);
   const bytes = String.fromCharCode(...finished(writeSnapshot(alone.index)));
   expect(bytes).toContain('Dawn walk');
   for (const word of ['Not for all', 'Kept', 'secret', 'diary']) expect(bytes).not.toContain(word);

@@ -1,4 +1,4 @@
-import { eachBit } from '../engine/base/bits.js';
+import { eachBit, hasBit, type Bits } from '../engine/base/bits.js';
 import type { Steps } from '../engine/base/steps.js';
 import { IndexBuilder } from '../engine/index/build.js';
 import type { PostIndex } from '../engine/index/post-index.js';
@@ -25,7 +25,8 @@ const portion = 500;
  * which only other posts of the source have are no choices any more.
  */
 export function* standAlone(index: PostIndex, lens: Lens): Steps<AloneLens> {
-  const alone = lensAlone(index, lens);
+  const scope = scopeOf(index, lens.scope);
+  const alone = lensAlone(index, lens, scope);
   const fields = neededFields(index.fields, alone);
   const taxonomies = Object.fromEntries(
     fields.flatMap(({ key }) => {
@@ -34,7 +35,7 @@ export function* standAlone(index: PostIndex, lens: Lens): Steps<AloneLens> {
     }),
   );
   const seen: number[] = [];
-  eachBit(scopeOf(index, lens.scope), (post) => void seen.push(post));
+  eachBit(scope, (post) => void seen.push(post));
   const builder = new IndexBuilder(fields, taxonomies, seen.length);
   for (let from = 0; from < seen.length; from += portion) {
     builder.add(
@@ -55,12 +56,20 @@ export function* standAlone(index: PostIndex, lens: Lens): Steps<AloneLens> {
   return { lens: alone, index: made };
 }
 
-/** The lens as it sees all posts there are, with the card that its source suggests written out. */
-function lensAlone(index: PostIndex, lens: Lens): Lens {
-  const { limit: _limit, ...scope } = lens.scope;
+/**
+ * The lens as it sees all posts there are, with the card that its source suggests written out. What is no visitor's to
+ * know stays behind: posts it does not see, and the pages it may stand on.
+ */
+function lensAlone(index: PostIndex, lens: Lens, scope: Bits): Lens {
+  const pinned = lens.scope.pinned.filter((id) => {
+    const post = index.numberOf(id);
+    return post !== undefined && hasBit(scope, post);
+  });
   return {
     ...lens,
-    scope: { ...scope, where: [], include: [], exclude: [] },
+    scope: { where: [], include: [], exclude: [], pinned },
+    markup: { page: '', marks: [] },
+    origins: ['*'],
     card: { ...lens.card, parts: cardParts(lens, index.fields) },
   };
 }

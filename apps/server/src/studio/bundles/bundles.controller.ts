@@ -3,6 +3,7 @@ import { ApiTags } from '@nestjs/swagger';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { AnswersAs, IsTagged, Refuses } from '../../api/describe.js';
 import { isFresh } from '../../delivery/results.controller.js';
+import { version } from '../../version.js';
 import { BundlesService } from './bundles.service.js';
 
 /** A released lens to take along: it holds all its posts at once, so it is for whoever works on it. */
@@ -21,7 +22,8 @@ export class BundlesController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Buffer | void> {
     const ready = await this.bundles.ready(slug);
-    if (isFresh(request, reply, ready.etag.replace(/"$/, '.bundle"'))) return;
+    // the script in it is that of this version
+    if (isFresh(request, reply, ready.etag.replace(/"$/, `.bundle-${version}"`))) return;
     const zip = await this.bundles.bundle(ready);
     void reply
       .header('content-type', 'application/zip')

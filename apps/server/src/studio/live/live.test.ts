@@ -327,8 +327,8 @@ test('while it is fetched it is fetched by nobody else', async () => {
   answers['/api/notes'] = { body: notes(6), after: 700 };
   asked = [];
   const replies = await Promise.all([refresh(slug), refresh(slug), refresh(slug)]);
-  const told = replies.map(({ status, body }) => (status === 409 ? body.code : body.state));
-  expect(told.sort()).toEqual(['at-it-already', 'at-it-already', 'unchanged']);
+  const reported = replies.map(({ status, body }) => (status === 409 ? body.code : body.state));
+  expect(reported.sort()).toEqual(['at-it-already', 'at-it-already', 'unchanged']);
   expect(asked).toHaveLength(1);
   // and by anyone again once that is done
   expect((await refresh(slug)).body.state).toBe('unchanged');
